@@ -1,0 +1,42 @@
+// Native ESM. Unit tests of pure code run in node; *.dom.test.* get a browser-like document; e2e/ is run apart.
+const shared = {
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  transform: {
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      {
+        jsc: {
+          target: 'es2022',
+          parser: { syntax: 'typescript', tsx: true },
+          transform: { react: { runtime: 'automatic' } },
+        },
+        module: { type: 'es6' },
+      },
+    ],
+  },
+  moduleNameMapper: {
+    '\\.css$': '<rootDir>/scripts/jest/empty.mjs',
+    '\\?url$': '<rootDir>/scripts/jest/empty.mjs',
+  },
+  modulePathIgnorePatterns: ['<rootDir>/dist', '<rootDir>/dist-server'],
+  rootDir: import.meta.dirname,
+}
+export default {
+  projects: [
+    {
+      ...shared,
+      displayName: 'unit',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/{src,demo,server,scripts}/**/*.test.ts'],
+      testPathIgnorePatterns: ['\\.dom\\.test\\.'],
+    },
+    {
+      ...shared,
+      displayName: 'dom',
+      testEnvironment: '<rootDir>/scripts/jest/jsdom-environment.mjs',
+      setupFiles: ['fake-indexeddb/auto', '<rootDir>/scripts/jest/dom-setup.mjs'],
+      testMatch: ['<rootDir>/{src,demo}/**/*.dom.test.{ts,tsx}'],
+    },
+    { ...shared, displayName: 'e2e', testEnvironment: 'node', testMatch: ['<rootDir>/e2e/**/*.test.ts'] },
+  ],
+}

@@ -1,0 +1,9 @@
+import { TestEnvironment } from 'jest-environment-jsdom'
+
+// jsdom lacks these; without structuredClone the fake IndexedDB fails and localForage falls back in silence.
+export default class extends TestEnvironment {
+  async setup() {
+    await super.setup()
+    Object.assign(this.global, { structuredClone, TextEncoder, TextDecoder })
+  }
+}

@@ -1,0 +1,43 @@
+// What a fresh machine lacks, put in place. Node built-ins only: this runs before node_modules exists.
+import { spawnSync } from 'node:child_process'
+import { existsSync, statSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+export const root = join(dirname(fileURLToPath(import.meta.url)), '..')
+export const CHROMIUM = process.env.CHROMIUM_PATH ?? '/usr/bin/chromium'
+
+export function run(command, args, options = {}) {
+  return spawnSync(command, args, { cwd: root, stdio: 'inherit', ...options }).status === 0
+}
+
+export function ensureModules() {
+  const mark = join(root, 'node_modules/.package-lock.json')
+  const lock = join(root, 'package-lock.json')
+  if (existsSync(mark) && statSync(mark).mtimeMs >= statSync(lock).mtimeMs - 1000) return
+  console.log('Installing packages (about a minute and a half) …')
+  if (!run('npm', ['ci', '--no-progress', '--loglevel=error'])) {
+    console.error('npm ci failed. Check the connection to the package registry and run the command again.')
+    process.exit(1)
+  }
+}
+
+export function ensureChromium() {
+  if (existsSync(CHROMIUM)) return
+  const isRoot = process.getuid?.() === 0
+  console.log('Installing the browser for the tests (Debian package chromium) …')
+  const quiet = {
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+  }
+  const done =
+    isRoot &&
+    run('apt-get', ['update', '-qq'], quiet) &&
+    run('apt-get', ['install', '-y', '-qq', 'chromium'], quiet)
+  if (done && existsSync(CHROMIUM)) return
+  console.error(
+    'The browser tests need Chromium. Install the Debian package: apt-get install chromium\n' +
+      '(as root), or set CHROMIUM_PATH to a Chromium you have, then run npm test again.',
+  )
+  process.exit(1)
+}

@@ -1,0 +1,52 @@
+import type { PercentRh, Seconds } from '#units/quantity.ts'
+import { secondsFromDays } from '#units/time.ts'
+import type { ReadingWord } from './reading.ts'
+
+export type BoxJudgement =
+  | { readonly word: 'good until'; readonly dateS: Seconds; readonly latestS: Seconds }
+  | { readonly word: 'renew by'; readonly dateS: Seconds; readonly latestS: Seconds }
+  | { readonly word: 'over since'; readonly dateS: Seconds }
+  | { readonly word: "can't reach"; readonly floorRhPercent: PercentRh; readonly wouldDo: string }
+  | { readonly word: 'not known'; readonly todo: string }
+
+/** Nearer than this, "good until" becomes "renew by". */
+export const RENEW_WITHIN_S = secondsFromDays(14)
+const SURE = 0.8
+
+export interface BoxEvidence {
+  readonly nowS: Seconds
+  readonly targetRhPercent: PercentRh | null
+  /** The last reading's word, or null if the box was never read. */
+  readonly readingWord: ReadingWord | null
+  /** When the readings' present run above the target began; null if the last reading is not over. */
+  readonly overSinceS: Seconds | null
+  readonly hasCharge: boolean
+  readonly hasWeighing: boolean
+  /** 10 % and 90 % dates at which the target is left; null while the forecast is not there. */
+  readonly leaves: { readonly earlyS: Seconds; readonly lateS: Seconds } | null
+  readonly floor: {
+    readonly rhPercent: PercentRh
+    readonly probabilityAboveTarget: number
+    readonly wouldDo: string
+  } | null
+}
+
+/** One judgement of a box, from its evidence; the first that applies, the gravest first. */
+export function judgeBox(evidence: BoxEvidence): BoxJudgement {
+  if (evidence.targetRhPercent === null)
+    return { word: 'not known', todo: 'put a spool in: it has no target yet' }
+  if (!evidence.hasCharge) return { word: 'not known', todo: 'tell what desiccant is in it' }
+  if (evidence.readingWord === null && !evidence.hasWeighing)
+    return { word: 'not known', todo: 'read it once' }
+  if (evidence.floor && evidence.floor.probabilityAboveTarget > SURE)
+    return { word: "can't reach", floorRhPercent: evidence.floor.rhPercent, wouldDo: evidence.floor.wouldDo }
+  if (evidence.readingWord === 'over' && evidence.overSinceS !== null)
+    return { word: 'over since', dateS: evidence.overSinceS }
+  if (evidence.readingWord === 'blind' && !evidence.hasWeighing)
+    return { word: 'not known', todo: 'weigh the beads' }
+  if (evidence.leaves === null) return { word: 'not known', todo: 'wait: still reckoning' }
+  const { earlyS, lateS } = evidence.leaves
+  const dateS = Math.max(earlyS, evidence.nowS)
+  const word = dateS <= evidence.nowS + RENEW_WITHIN_S ? 'renew by' : 'good until'
+  return { word, dateS, latestS: Math.max(lateS, dateS) }
+}

@@ -1,0 +1,104 @@
+import { describe, expect, test } from '@jest/globals'
+import { MATERIALS } from '../filament/catalogue.ts'
+import { settlesAtS, USUAL_HYGROMETER } from '../reading/hygrometer.ts'
+import { scaleSlip } from '../reading/scale-slip.ts'
+import { judgeBox, type BoxEvidence } from './box.ts'
+import { knowledgeWord } from './knowledge.ts'
+import { readingWord } from './reading.ts'
+import { spoolWord } from './spool.ts'
+
+const DAY = 86_400
+const word = (relativeHumidityPercent: number, target = 25, settled = true) =>
+  readingWord(USUAL_HYGROMETER, { relativeHumidityPercent, settled }, target)
+
+describe('reading', () => {
+  // ±5 % taken as two standard deviations, target 25: holds up to 22, near 23–27, over from 28
+  test.each([
+    [15, 'holds'],
+    [22, 'holds'],
+    [23, 'near'],
+    [25, 'near'],
+    [27, 'near'],
+    [28, 'over'],
+    [60, 'over'],
+  ])('%d %% of 25 is %s', (rh, expected) => expect(word(rh)).toBe(expected))
+  test('too early while it settles', () => expect(word(15, 25, false)).toBe('too early'))
+  test('blind at the floor with the target there', () => {
+    expect(word(10, 10)).toBe('blind')
+    expect(word(10, 15)).toBe('holds')
+    expect(word(14, 10)).toBe('over')
+  })
+})
+
+describe('box', () => {
+  const evidence: BoxEvidence = {
+    nowS: 1000 * DAY,
+    targetRhPercent: 25,
+    readingWord: 'holds',
+    overSinceS: null,
+    hasCharge: true,
+    hasWeighing: false,
+    leaves: { earlyS: 1040 * DAY, lateS: 1090 * DAY },
+    floor: { rhPercent: 8, probabilityAboveTarget: 0.01, wouldDo: 'a foam strip' },
+  }
+  test.each<[string, Partial<BoxEvidence>, string]>([
+    ['weeks left', {}, 'good until'],
+    ['within a fortnight', { leaves: { earlyS: 1009 * DAY, lateS: 1030 * DAY } }, 'renew by'],
+    ['the target may be lost already', { leaves: { earlyS: 990 * DAY, lateS: 1003 * DAY } }, 'renew by'],
+    ['read over', { readingWord: 'over', overSinceS: 980 * DAY }, 'over since'],
+    [
+      'floor above target',
+      { floor: { rhPercent: 16, probabilityAboveTarget: 0.95, wouldDo: 'a foam strip' } },
+      "can't reach",
+    ],
+    ['never read', { readingWord: null }, 'not known'],
+    ['blind', { readingWord: 'blind' }, 'not known'],
+    ['blind but weighed', { readingWord: 'blind', hasWeighing: true }, 'good until'],
+    ['no beads', { hasCharge: false }, 'not known'],
+    ['no spool', { targetRhPercent: null }, 'not known'],
+    ['no forecast yet', { leaves: null }, 'not known'],
+  ])('%s', (_, change, expected) => expect(judgeBox({ ...evidence, ...change }).word).toBe(expected))
+  test('a date never lies before today', () => {
+    const judgement = judgeBox({ ...evidence, leaves: { earlyS: 990 * DAY, lateS: 995 * DAY } })
+    expect(judgement).toEqual({ word: 'renew by', dateS: 1000 * DAY, latestS: 1000 * DAY })
+  })
+})
+
+test('knowledge: seen or reckoned', () => {
+  expect(knowledgeWord(998.6 * DAY, 1000 * DAY)).toEqual({ word: 'seen', daysAgo: 1 })
+  expect(knowledgeWord(970 * DAY, 1000 * DAY)).toEqual({ word: 'reckoned' })
+  expect(knowledgeWord(null, 1000 * DAY)).toEqual({ word: 'reckoned' })
+})
+
+test('spool: clean, usable, expect trouble', () => {
+  expect(spoolWord(MATERIALS.PLA, 0.1)).toBe('clean')
+  expect(spoolWord(MATERIALS.PLA, 0.2)).toBe('usable')
+  expect(spoolWord(MATERIALS.PLA, 0.26)).toBe('expect trouble')
+  expect(spoolWord(MATERIALS.PP, 0.06)).toBe('usable')
+})
+
+test('a reading settles 6 h after an opening and 24 h after a new charge', () => {
+  const taken = { atS: 10 * 3600, openedS: 5 * 3600, chargedS: null }
+  expect(settlesAtS(USUAL_HYGROMETER, taken)).toBe(11 * 3600)
+  expect(settlesAtS(USUAL_HYGROMETER, { ...taken, chargedS: 0 })).toBe(24 * 3600)
+  expect(settlesAtS(USUAL_HYGROMETER, { ...taken, openedS: 0 })).toBeNull()
+})
+
+describe('a slip of scale', () => {
+  test('64 in a °C field beside a loft at 17 °C was °F', () => {
+    const slip = scaleSlip({ value: 64, scale: 'C', nearC: [17, 16] })
+    expect(slip?.asTypedC).toBe(64)
+    expect(slip?.otherwiseC).toBeCloseTo(17.8, 1)
+  })
+  test('18 in a °F field beside a loft at 17 °C was °C', () =>
+    expect(scaleSlip({ value: 18, scale: 'F', nearC: [17] })?.otherwiseC).toBe(18))
+  test('nothing to ask of a plausible value, a cold snap or a hot loft', () => {
+    expect(scaleSlip({ value: 19, scale: 'C', nearC: [17] })).toBeNull()
+    expect(scaleSlip({ value: 2, scale: 'C', nearC: [17] })).toBeNull()
+    expect(scaleSlip({ value: 38, scale: 'C', nearC: [30] })).toBeNull()
+  })
+  test('with nothing known only the impossible is asked about', () => {
+    expect(scaleSlip({ value: 68, scale: 'C', nearC: [] })?.otherwiseC).toBe(20)
+    expect(scaleSlip({ value: 30, scale: 'C', nearC: [] })).toBeNull()
+  })
+})
