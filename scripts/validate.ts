@@ -1,0 +1,67 @@
+// The long checks: forecasts held against the truth of made-up boxes, and the books of their networks.
+// Whole: writes docs/validation/forecast.json with a fingerprint of src/core. `--fifth`: a seeded fifth, nothing
+// written; fails when the file is older than the core it describes.
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { leavesAtS } from '../src/core/estimate/forecast.ts'
+import { runDraw } from '../src/core/estimate/posterior.ts'
+import { seededRandom } from '../src/core/estimate/random.ts'
+import { reckonBox } from '../src/core/estimate/report.ts'
+import { syntheticBox } from '../src/core/estimate/synthetic-box.ts'
+import { unknownsOf } from '../src/core/estimate/unknowns.ts'
+import { coreHash } from './core-hash.mjs'
+import { root } from './set-up.mjs'
+
+const BOXES = 150
+const file = join(root, 'docs/validation/forecast.json')
+const fifth = process.argv.includes('--fifth')
+const boxes = fifth ? BOXES / 5 : BOXES
+
+let inside = 0
+let open = 0
+let contradictions = 0
+const effective: number[] = []
+for (let seed = 1; seed <= boxes; seed++) {
+  const { facts, z } = syntheticBox(seededRandom(seed * 104_729), [20, 60, 150][seed % 3]!, 6)
+  const report = reckonBox(facts, { seed })
+  const truthS = leavesAtS(facts, runDraw(facts, unknownsOf(facts), [], z), facts.targetRhPercent!)
+  const { low, high } = report.leaves!.spread
+  effective.push(report.effectiveDraws)
+  if (report.contradiction) contradictions++
+  // a box surely over, or surely good beyond the horizon, says nothing of the width
+  if (low === high) continue
+  open++
+  if (truthS >= low - 1 && truthS <= high + 1) inside++
+}
+effective.sort((a, b) => a - b)
+const result = {
+  what: 'Boxes drawn from their own priors, read every six days for 20, 60 or 150 days; the date they leave 25 % RH.',
+  boxes,
+  openDates: open,
+  truthInside10To90: inside,
+  shareInside: Number((inside / open).toFixed(3)),
+  falseContradictions: contradictions,
+  effectiveDraws: { least: Math.round(effective[0]!), median: Math.round(effective[Math.floor(boxes / 2)]!) },
+  coreHash: coreHash(),
+}
+console.log(JSON.stringify(result, null, 2))
+
+const problems: string[] = []
+// 80 % expected; three standard errors of a binomial below
+const least = 0.8 - 3 * Math.sqrt((0.8 * 0.2) / open)
+if (inside / open < least) problems.push(`Only ${inside} of ${open} true dates lie in the 10–90 % range.`)
+if (contradictions > 0.03 * boxes)
+  problems.push(`${contradictions} of ${boxes} honest boxes were called contradictory.`)
+if (effective[Math.floor(boxes / 20)]! < 50)
+  problems.push('More than one box in twenty has fewer than 50 effective draws.')
+if (fifth) {
+  const kept: unknown = JSON.parse(readFileSync(file, 'utf8'))
+  const keptHash = typeof kept === 'object' && kept !== null && 'coreHash' in kept ? kept.coreHash : null
+  if (keptHash !== result.coreHash)
+    problems.push('docs/validation is older than src/core: run npm run validate.')
+} else {
+  mkdirSync(join(root, 'docs/validation'), { recursive: true })
+  writeFileSync(file, `${JSON.stringify(result, null, 2)}\n`)
+}
+for (const problem of problems) console.error(problem)
+process.exit(problems.length > 0 ? 1 : 0)

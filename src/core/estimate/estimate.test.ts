@@ -1,0 +1,185 @@
+import { describe, expect, test } from '@jest/globals'
+import { simulate } from '../network/simulate.ts'
+import { drawSurroundings, historyNetwork } from './box-network.ts'
+import { chiSquareLimit } from './contradiction.ts'
+import type { BoxFacts } from './facts.ts'
+import { chargeRhAtTargetPercent, greatestLeakLPerH, steadyRhPercent } from './floor.ts'
+import { logLikelihood, observationsOf } from './likelihood.ts'
+import { seededRandom } from './random.ts'
+import { reckonBox, reckonGrams } from './report.ts'
+import { syntheticBox } from './synthetic-box.ts'
+import { drawValues, unknownsOf } from './unknowns.ts'
+import { evenPicks, weightedCorrelationSquared, weightedQuantile } from './weighted.ts'
+
+const DAY = 86_400
+const made = (seed: number, days: number, change: Partial<BoxFacts> = {}) => {
+  const { facts, ...rest } = syntheticBox(seededRandom(seed), days, 6)
+  return { facts: { ...facts, ...change }, ...rest }
+}
+
+describe('five months of readings', () => {
+  const { facts, truth } = made(19 * 7919, 150)
+  const report = reckonBox(facts, { seed: 4 })
+  test('at least 200 draws, at least 50 of them effective', () => {
+    expect(report.draws).toBeGreaterThanOrEqual(200)
+    expect(report.effectiveDraws).toBeGreaterThanOrEqual(50)
+  })
+  test('narrows the leak, and keeps the true one inside', () => {
+    const { low, high } = report.leakLPerH
+    expect(high / low).toBeLessThan(facts.leak.highLPerH / facts.leak.lowLPerH)
+    expect(truth.leakLPerH).toBeGreaterThan(low / 1.5)
+    expect(truth.leakLPerH).toBeLessThan(high * 1.5)
+  })
+  test('dates are in order, none before now, and the causes are named by weight', () => {
+    const { low, middle, high } = report.leaves!.spread
+    expect(low).toBeGreaterThanOrEqual(facts.nowS)
+    expect(middle).toBeGreaterThanOrEqual(low)
+    expect(high).toBeGreaterThanOrEqual(middle)
+    expect(report.causes[0]!.share).toBeGreaterThanOrEqual(report.causes.at(-1)!.share)
+  })
+  test('no contradiction where there is none', () => expect(report.contradiction).toBeNull())
+  test('the same facts and seed give the same report', () =>
+    expect(JSON.stringify(reckonBox(facts, { seed: 4 }))).toBe(JSON.stringify(report)))
+  test('knowing one thing never widens the best of the offers', () => {
+    const { low, high } = report.leaves!.spread
+    const best = report.worth[0]!.spread
+    expect(best.high - best.low).toBeLessThanOrEqual(high - low)
+  })
+  test('streams are conductance times difference, in mg a day', () => {
+    for (const s of report.streams)
+      expect(s.mgPerDay).toBeCloseTo(s.conductanceLPerH * (s.fromGPerM3 - s.toGPerM3) * 24, 9)
+  })
+})
+
+test('a stop is obeyed', () => {
+  let asked = 0
+  reckonBox(made(3, 30).facts, { seed: 1, shouldStop: () => ++asked > 20 })
+  expect(asked).toBeLessThan(60)
+})
+
+test('readings that no draw can explain are a contradiction, with which', () => {
+  // told a tight lid, new beads, dry spools; the display climbs to 60 % in three weeks
+  const { facts } = made(3, 42)
+  const told: BoxFacts = {
+    ...facts,
+    leak: { lowLPerH: 0.02, highLPerH: 0.2, name: 'clips and rubber', knowledge: 'told' },
+    readings: [14, 52, 55, 18, 60, 13].map((rh, i) => ({
+      id: `r${i}`,
+      atS: facts.fromS + (i + 1) * 7 * DAY,
+      temperatureC: 15,
+      relativeHumidityPercent: rh,
+      settled: true,
+    })),
+  }
+  const { contradiction } = reckonBox(told, { seed: 2 })
+  expect(contradiction!.chiSquare).toBeGreaterThan(contradiction!.limit)
+  expect(told.readings.map(r => r.id)).toContain(contradiction!.worst.id)
+  expect(contradiction!.strained).not.toBe('')
+})
+
+test('χ² limit: 0.1 % points of the tables (Abramowitz & Stegun 26.8): 16.27 at 3, 29.59 at 10, 52.62 at 25', () => {
+  for (const [n, limit] of [
+    [3, 16.27],
+    [10, 29.59],
+    [25, 52.62],
+  ] as const)
+    expect(Math.abs(chiSquareLimit(n) / limit - 1)).toBeLessThan(0.02)
+})
+
+describe('grams wanted', () => {
+  const { facts } = made(19 * 7919, 60)
+  const list = reckonGrams(facts, { seed: 4, drawsPerRound: 100 }, [4, 8, 16])
+  const grams = (remedy: string, weeks: number) =>
+    list.find(w => w.remedy === remedy && w.weeks === weeks)!.grams ?? 5000
+  test('longer wants more, and no remedy wants more than none', () => {
+    for (const remedy of ['as it is', 'dry the damp spools', 'a better seal']) {
+      expect(grams(remedy, 8)).toBeGreaterThanOrEqual(grams(remedy, 4))
+      expect(grams(remedy, 16)).toBeGreaterThanOrEqual(grams(remedy, 8))
+      expect(grams(remedy, 8)).toBeLessThanOrEqual(grams('as it is', 8) * 1.04)
+    }
+  })
+})
+
+test('a floor reading is answered by anything below it', () => {
+  const { facts } = made(5, 30, {})
+  const [observation] = observationsOf({
+    ...facts,
+    readings: [{ id: 'f', atS: facts.nowS, temperatureC: 15, relativeHumidityPercent: 10, settled: true }],
+  })
+  expect(observation!.censored).toBe(true)
+  const at = (rh: number) => logLikelihood([observation!], [rh])
+  expect(at(4)).toBeCloseTo(at(1), 2)
+  expect(at(20)).toBeLessThan(at(4) - 3)
+})
+
+test('an unsettled reading is kept out of the reckoning', () => {
+  const { facts } = made(5, 30)
+  expect(
+    observationsOf({ ...facts, readings: facts.readings.map(r => ({ ...r, settled: false })) }),
+  ).toHaveLength(0)
+})
+
+test('the history of random boxes closes its books to 1e-9 of what moved', () => {
+  for (let seed = 1; seed <= 12; seed++) {
+    const { facts, truth } = made(seed, 120, { openings: [] })
+    const charge = facts.charges[0]!
+    const eventful: BoxFacts = {
+      ...facts,
+      openings: [{ atS: facts.fromS + 9 * DAY, openSeconds: 40 }],
+      charges: [
+        {
+          ...charge,
+          outS: facts.fromS + 50 * DAY,
+          heatings: [{ atS: facts.fromS + 30 * DAY, temperatureC: 110 }],
+        },
+        { ...charge, id: 'next', inS: facts.fromS + 50 * DAY },
+      ],
+      spools: facts.spools.map((spool, i) =>
+        i === 0 ? { ...spool, inS: facts.fromS + 20 * DAY, cardboardG: 210 } : spool,
+      ),
+    }
+    const surroundings = drawSurroundings(eventful, truth)
+    const run = simulate(historyNetwork(eventful, { ...truth, residueGPerG: 0.01 }, surroundings), {
+      fromS: facts.fromS,
+      toS: facts.nowS,
+      outputS: [facts.nowS],
+    })
+    expect(run.outcome).toBe('finished')
+    expect(Math.abs(run.closureG)).toBeLessThan(1e-9 * run.movedG)
+    expect(run.eventWaterG['renewal']).toBeLessThan(0)
+  }
+})
+
+describe('floor', () => {
+  const air = { roomRhPercent: 70, leakLPerH: 4, holderLPerH: 16 }
+  test('leak against holder', () =>
+    expect(steadyRhPercent({ ...air, chargeRhPercent: 5 })).toBeCloseTo(18, 10))
+  test('its inverses', () => {
+    expect(chargeRhAtTargetPercent({ ...air, targetRhPercent: 18 })).toBeCloseTo(5, 10)
+    expect(
+      greatestLeakLPerH({ targetRhPercent: 18, chargeRhPercent: 5, roomRhPercent: 70, holderLPerH: 16 }),
+    ).toBeCloseTo(4, 10)
+    expect(
+      greatestLeakLPerH({ targetRhPercent: 5, chargeRhPercent: 6, roomRhPercent: 70, holderLPerH: 16 }),
+    ).toBe(0)
+  })
+})
+
+test('unknowns: only what applies is asked, and draws stay inside what was told', () => {
+  const { facts } = made(2, 30)
+  const ids = unknownsOf(facts).map(u => u.id)
+  expect(ids).not.toContain('mass')
+  expect(ids).not.toContain('residue')
+  for (const z of [-6, -1, 0, 1, 6]) {
+    const values = drawValues(facts, unknownsOf(facts), new Float64Array(ids.length).fill(z))
+    expect(values.leakLPerH).toBeGreaterThanOrEqual(facts.leak.lowLPerH * 0.999)
+    expect(values.leakLPerH).toBeLessThanOrEqual(facts.leak.highLPerH * 1.001)
+  }
+})
+
+test('weighted statistics', () => {
+  expect(weightedQuantile([5, 1, 3], [0.2, 0.5, 0.3], 0.5)).toBe(1)
+  expect(weightedQuantile([5, 1, 3], [0.2, 0.5, 0.3], 0.81)).toBe(5)
+  expect(weightedCorrelationSquared([1, 2, 3], [2, 4, 6], [0.2, 0.5, 0.3])).toBeCloseTo(1, 12)
+  expect(evenPicks([10, 20, 30, 40], [0.25, 0.25, 0.25, 0.25], 2)).toEqual([0, 2])
+})

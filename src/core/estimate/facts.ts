@@ -1,0 +1,88 @@
+import type { Grams, GramsPerGram, Litres, LitresPerHour, PercentRh, Seconds } from '#units/quantity.ts'
+import type { Knowledge } from '../answer.ts'
+import type { HolderKind } from '../container/holder.ts'
+import type { DesiccantKind } from '../desiccant/catalogue.ts'
+import type { MaterialId } from '../filament/material.ts'
+import type { SpoolSize } from '../filament/winding.ts'
+import type { Hygrometer } from '../reading/hygrometer.ts'
+import type { MonthlyProfile, RoomReading } from '../room/climate.ts'
+
+/** All that is known of one box, from its first entry on: the estimator's whole input. Plain data, fit for a message. */
+export interface BoxFacts {
+  readonly fromS: Seconds
+  readonly nowS: Seconds
+  readonly insideL: Litres
+  readonly wallLPerH: LitresPerHour
+  readonly leak: {
+    readonly lowLPerH: LitresPerHour
+    readonly highLPerH: LitresPerHour
+    readonly name: string
+    readonly knowledge: Knowledge
+  }
+  readonly openingsPerMonth: number
+  readonly openings: readonly OpeningFacts[]
+  readonly charges: readonly ChargeFacts[]
+  readonly spools: readonly SpoolFacts[]
+  readonly room: {
+    readonly profile: MonthlyProfile
+    readonly readings: readonly RoomReading[]
+    readonly knowledge: Knowledge
+  }
+  readonly hygrometer: Hygrometer
+  readonly readings: readonly ReadingFacts[]
+  /** The strictest target among the spools now inside; null where there is none. */
+  readonly targetRhPercent: PercentRh | null
+}
+
+export interface OpeningFacts {
+  readonly atS: Seconds
+  readonly openSeconds: Seconds
+}
+
+export interface ChargeFacts {
+  readonly id: string
+  readonly name: string
+  readonly kind: DesiccantKind
+  readonly dryMassG: Grams
+  readonly massKnowledge: Knowledge
+  readonly holder: HolderKind
+  /** Loading when it went in: anything between these. */
+  readonly freshness: { readonly lowGPerG: GramsPerGram; readonly highGPerG: GramsPerGram }
+  readonly inS: Seconds
+  readonly outS: Seconds | null
+  /** Heatings while it was in the box: it came out, was heated and came back. */
+  readonly heatings: readonly { readonly atS: Seconds; readonly temperatureC: number }[]
+  /** Water found by weighing: gross less holder less dry beads. */
+  readonly weighings: readonly {
+    readonly id: string
+    readonly atS: Seconds
+    readonly waterG: Grams
+    readonly sigmaG: Grams
+  }[]
+}
+
+export interface SpoolFacts {
+  readonly id: string
+  readonly name: string
+  readonly materialId: MaterialId
+  readonly filamentG: Grams
+  readonly emptyG: Grams
+  readonly cardboardG: Grams
+  readonly size: SpoolSize
+  /** How damp it was when it went in, as the RH it would be in equilibrium with: anything between these. */
+  readonly wetness: {
+    readonly lowRhPercent: PercentRh
+    readonly highRhPercent: PercentRh
+    readonly group: string
+  }
+  readonly inS: Seconds
+  readonly outS: Seconds | null
+}
+
+export interface ReadingFacts {
+  readonly id: string
+  readonly atS: Seconds
+  readonly temperatureC: number
+  readonly relativeHumidityPercent: PercentRh
+  readonly settled: boolean
+}

@@ -1,0 +1,111 @@
+import type { Seconds } from '#units/quantity.ts'
+import { secondsFromDays } from '#units/time.ts'
+import { simulate } from '../network/simulate.ts'
+import { futureNetwork, HORIZON_S } from './box-network.ts'
+import type { BoxFacts } from './facts.ts'
+import { effectiveCount, ENSEMBLE_TOLERANCES, type Draw, type Posterior } from './posterior.ts'
+import { spreadOf, weightedCorrelationSquared, weightedMean, type Spread } from './weighted.ts'
+import type { Unknown } from './unknowns.ts'
+
+/** A box above its target may still be drying down after work on it: it gets this long before it counts as over. */
+const GRACE_S = secondsFromDays(3)
+/** Draws lighter than this share of the heaviest cannot move a 10 % point: they are not run into the future. */
+const LIGHT = 1e-3
+
+export interface LeaveDates {
+  readonly spread: Spread
+  /** True where the date is only the horizon: the target may never be left. */
+  readonly beyondHorizon: { readonly early: boolean; readonly middle: boolean; readonly late: boolean }
+}
+
+/** When a draw, going on from now, first stands above the target; the horizon's end if it never does. */
+export function leavesAtS(facts: BoxFacts, draw: Draw, targetRhPercent: number): Seconds {
+  const endS = facts.nowS + HORIZON_S
+  const over = draw.airRhNowPercent > targetRhPercent
+  const fromS = over ? facts.nowS + GRACE_S : facts.nowS
+  const run = simulate(
+    futureNetwork(facts, draw.network, draw.waterNowG),
+    { fromS: facts.nowS, toS: endS, outputS: [], stopAbove: { rhPercent: targetRhPercent, fromS } },
+    ENSEMBLE_TOLERANCES,
+  )
+  if (run.crossedAtS === null) return endS
+  return over && run.crossedAtS <= fromS + 1 ? facts.nowS : run.crossedAtS
+}
+
+/** Draws that carry weight, their weights made to sum to 1 again. */
+export function weightyDraws(posterior: Posterior): { draws: Draw[]; weights: Float64Array } {
+  const top = Math.max(...posterior.weights)
+  const kept = posterior.draws
+    .map((draw, i) => ({ draw, weight: posterior.weights[i]! }))
+    .filter(({ weight, draw }) => weight >= LIGHT * top && Number.isFinite(draw.airRhNowPercent))
+  const sum = kept.reduce((total, { weight }) => total + weight, 0)
+  return {
+    draws: kept.map(({ draw }) => draw),
+    weights: Float64Array.from(kept, ({ weight }) => weight / sum),
+  }
+}
+
+export function leaveDates(datesS: ArrayLike<number>, weights: ArrayLike<number>, nowS: Seconds): LeaveDates {
+  const spread = spreadOf(datesS, weights)
+  const isEnd = (dateS: Seconds) => dateS >= nowS + HORIZON_S - 1
+  return {
+    spread,
+    beyondHorizon: { early: isEnd(spread.low), middle: isEnd(spread.middle), late: isEnd(spread.high) },
+  }
+}
+
+/** Share of the dates' variation that goes with each unknown, largest first. */
+export function causesOfWidth(
+  draws: readonly Draw[],
+  weights: ArrayLike<number>,
+  datesS: ArrayLike<number>,
+  unknowns: readonly Unknown[],
+): { id: string; name: string; share: number }[] {
+  return unknowns
+    .map((unknown, k) => ({
+      id: unknown.id,
+      name: unknown.name,
+      share: weightedCorrelationSquared(
+        draws.map(draw => draw.z[k]!),
+        datesS,
+        weights,
+      ),
+    }))
+    .sort((a, b) => b.share - a.share)
+}
+
+/** How narrow "fixed" is, in standard deviations of the unknown; wide enough to leave draws to count. */
+const FIXED_WITHIN = 0.3
+const FEWEST_DRAWS = 8
+
+/**
+ * The spread that would be left if one unknown were known: the ensemble with that unknown held at its middle.
+ * @returns for each unknown a person could tell, the narrowed spread; widest gain first
+ */
+export function worthOfKnowing(
+  draws: readonly Draw[],
+  weights: ArrayLike<number>,
+  datesS: ArrayLike<number>,
+  unknowns: readonly Unknown[],
+): { id: string; ask: string; spread: Spread }[] {
+  const worth: { id: string; ask: string; spread: Spread }[] = []
+  unknowns.forEach((unknown, k) => {
+    if (unknown.ask === null) return
+    const column = draws.map(draw => draw.z[k]!)
+    const mean = weightedMean(column, weights)
+    const deviation = Math.sqrt(
+      weightedMean(
+        column.map(z => (z - mean) ** 2),
+        weights,
+      ),
+    )
+    const raw = column.map(
+      (z, i) => weights[i]! * Math.exp(-0.5 * ((z - mean) / (FIXED_WITHIN * deviation)) ** 2),
+    )
+    const sum = raw.reduce((a, b) => a + b, 0)
+    const held = raw.map(weight => weight / sum)
+    if (effectiveCount(held) >= FEWEST_DRAWS)
+      worth.push({ id: unknown.id, ask: unknown.ask, spread: spreadOf(datesS, held) })
+  })
+  return worth.sort((a, b) => a.spread.high - a.spread.low - (b.spread.high - b.spread.low))
+}

@@ -1,0 +1,190 @@
+import { simulate } from '../network/simulate.ts'
+import { drawSurroundings, historyNetwork, type BoxNetwork } from './box-network.ts'
+import type { BoxFacts } from './facts.ts'
+import { atReadingTemperature, logLikelihood, type Observation } from './likelihood.ts'
+import {
+  drawFrom,
+  localProposal,
+  logDensity,
+  momentProposal,
+  standardProposal,
+  widened,
+  type Proposal,
+} from './proposal.ts'
+import type { RandomSource } from './random.ts'
+import { drawValues, type DrawValues, type Unknown } from './unknowns.ts'
+
+/** One possible truth, run through the box's whole history. */
+export interface Draw {
+  readonly z: Float64Array
+  readonly values: DrawValues
+  readonly network: BoxNetwork
+  /** What each observation would have been. */
+  readonly predicted: Float64Array
+  /** Water in each node now, g. */
+  readonly waterNowG: Float64Array
+  readonly airRhNowPercent: number
+  readonly logLikelihood: number
+}
+
+export interface Posterior {
+  readonly draws: readonly Draw[]
+  /** Sum to 1. */
+  readonly weights: Float64Array
+  readonly effectiveDraws: number
+  readonly rounds: number
+}
+
+export interface PosteriorOptions {
+  readonly drawsPerRound: number
+  /** Adaptive rounds after the first, which comes from the priors. */
+  readonly maxAdaptiveRounds: number
+  readonly enoughEffectiveDraws: number
+  readonly shouldStop?: () => boolean
+}
+
+export const ENSEMBLE_TOLERANCES = {
+  relativeTolerance: 1e-3,
+  absoluteToleranceG: 3e-3,
+  airToleranceRhPercent: 0.25,
+  maxSteps: 6000,
+} as const
+
+/** Runs one draw through the history. */
+export function runDraw(
+  facts: BoxFacts,
+  unknowns: readonly Unknown[],
+  observations: readonly Observation[],
+  z: Float64Array,
+): Draw {
+  const values = drawValues(facts, unknowns, z)
+  const surroundings = drawSurroundings(facts, values)
+  const network = historyNetwork(facts, values, surroundings)
+  const outputS = [...observations.map(observation => observation.atS), facts.nowS]
+  const run = simulate(network, { fromS: facts.fromS, toS: facts.nowS, outputS }, ENSEMBLE_TOLERANCES)
+  const nodes = network.nodes.length
+  const point = { temperatureC: 0, vapourDensityGPerL: 0 }
+  const reached = run.atS.length
+  const predicted = Float64Array.from(observations, (observation, i) => {
+    // a run that broke off answers for nothing: such a draw must not win
+    if (i >= reached) return Number.MAX_SAFE_INTEGER
+    if (observation.kind === 'weighing')
+      return run.waterG[i * nodes + network.nodeOfCharge[observation.chargeId!]!]!
+    surroundings.at(observation.atS, point)
+    return (
+      atReadingTemperature(run.airRhPercent[i]!, point.temperatureC, observation.temperatureC) +
+      values.offsetRhPercent
+    )
+  })
+  const last = outputS.length - 1
+  const complete = reached === outputS.length
+  return {
+    z,
+    values,
+    network,
+    predicted,
+    waterNowG: complete
+      ? run.waterG.slice(last * nodes, (last + 1) * nodes)
+      : Float64Array.from(network.nodes, node => node.initialWaterG),
+    airRhNowPercent: complete ? run.airRhPercent[last]! : Number.NaN,
+    logLikelihood: complete ? logLikelihood(observations, predicted) : -Infinity,
+  }
+}
+
+/**
+ * Importance sampling in rounds: the first from the priors, each later one from normals fitted to what the draws so
+ * far say; all rounds count together, weighted by prior × likelihood over the mixture they were thrown from.
+ * Source: adaptive multiple importance sampling, Cornuet et al. 2012 (from memory).
+ */
+export function samplePosterior(
+  facts: BoxFacts,
+  unknowns: readonly Unknown[],
+  observations: readonly Observation[],
+  random: RandomSource,
+  options: PosteriorOptions,
+): Posterior {
+  const thrown: Thrown[] = [{ proposal: standardProposal(unknowns.length), count: options.drawsPerRound }]
+  const draws: Draw[] = []
+  let fresh: readonly Thrown[] = thrown
+  let local: Proposal | null = null
+  const predict = (z: Float64Array) => runDraw(facts, unknowns, observations, z).predicted
+  for (let round = 0; ; round++) {
+    for (const { proposal, count } of fresh)
+      for (let i = 0; i < count && !options.shouldStop?.(); i++)
+        draws.push(runDraw(facts, unknowns, observations, drawFrom(proposal, random)))
+    const weights = importanceWeights(draws, thrown, 1)
+    const effectiveDraws = effectiveCount(weights)
+    const wanted = round < USUAL_ROUNDS ? options.enoughEffectiveDraws : FEWEST_EFFECTIVE_DRAWS
+    const enough = observations.length === 0 || effectiveDraws >= wanted
+    const mayGoOn = round < options.maxAdaptiveRounds && !enough && !options.shouldStop?.()
+    if (mayGoOn && round === 0) local = localProposal(observations, predict, likeliest(draws))
+    // one from the model's slopes at its best, one from the draws' own spread: each covers where the other is wrong
+    const moments = mayGoOn ? momentProposal(draws, temperedWeights(draws, thrown, unknowns.length)) : null
+    const fitted = mayGoOn ? [local, moments].filter(proposal => proposal !== null) : []
+    if (fitted.length === 0) return { draws, weights, effectiveDraws, rounds: round + 1 }
+    const each = options.drawsPerRound / fitted.length
+    fresh = fitted.flatMap(proposal => [
+      { proposal, count: Math.round(each * (1 - WIDE_SHARE)) },
+      { proposal: widened(proposal, WIDE_FACTOR), count: Math.round(each * WIDE_SHARE) },
+    ])
+    thrown.push(...fresh)
+  }
+}
+
+/** Adaptive rounds that suffice nearly always; more follow only while fewer than this many draws count. */
+const USUAL_ROUNDS = 3
+const FEWEST_EFFECTIVE_DRAWS = 50
+
+/** Some draws of each round are thrown wider, for truths out in the tail. */
+const WIDE_SHARE = 0.25
+const WIDE_FACTOR = 1.7
+
+/** A distribution and how many draws were thrown from it. */
+interface Thrown {
+  readonly proposal: Proposal
+  readonly count: number
+}
+
+function importanceWeights(
+  draws: readonly Draw[],
+  thrown: readonly Thrown[],
+  temper: number,
+): Float64Array<ArrayBuffer> {
+  const prior = thrown[0]!.proposal
+  const total = thrown.reduce((sum, { count }) => sum + count, 0)
+  const logs = draws.map(draw => {
+    const densities = thrown.map(
+      ({ proposal, count }) => logDensity(proposal, draw.z) + Math.log(count / total),
+    )
+    const top = Math.max(...densities)
+    const mixture = top + Math.log(densities.reduce((sum, d) => sum + Math.exp(d - top), 0))
+    return temper * draw.logLikelihood + logDensity(prior, draw.z) - mixture
+  })
+  const top = Math.max(...logs)
+  const weights = Float64Array.from(logs, log => (Number.isFinite(log) ? Math.exp(log - top) : 0))
+  const sum = weights.reduce((a, b) => a + b, 0)
+  return weights.map(weight => weight / sum)
+}
+
+/** Weights with the likelihood softened until enough draws speak to fit a plane through them. */
+function temperedWeights(draws: readonly Draw[], thrown: readonly Thrown[], unknowns: number): Float64Array {
+  const wanted = Math.min(2.5 * (unknowns + 1), draws.length / 3)
+  let low = 0
+  let high = 1
+  for (let i = 0; i < 20; i++) {
+    const middle = (low + high) / 2
+    if (effectiveCount(importanceWeights(draws, thrown, middle)) > wanted) low = middle
+    else high = middle
+  }
+  return importanceWeights(draws, thrown, low)
+}
+
+const likeliest = (draws: readonly Draw[]): Float64Array =>
+  draws.reduce((best, draw) => (draw.logLikelihood > best.logLikelihood ? draw : best)).z
+
+/** (Σw)²/Σw² of weights that sum to 1. */
+export const effectiveCount = (weights: ArrayLike<number>): number => {
+  let squares = 0
+  for (let i = 0; i < weights.length; i++) squares += weights[i]! ** 2
+  return squares > 0 ? 1 / squares : 0
+}

@@ -1,0 +1,163 @@
+import { backward, cholesky, forward } from './cholesky.ts'
+import { logLikelihood, logLikelihoodShape, type Observation } from './likelihood.ts'
+import type { RandomSource } from './random.ts'
+
+/** A normal distribution in the space of the unknowns, by its mean and the factor of its precision. */
+export interface Proposal {
+  readonly mean: Float64Array
+  /** Lower factor of the precision matrix. */
+  readonly precisionFactor: Float64Array
+}
+
+export const standardProposal = (n: number): Proposal => {
+  const identity = new Float64Array(n * n)
+  for (let i = 0; i < n; i++) identity[i * n + i] = 1
+  return { mean: new Float64Array(n), precisionFactor: identity }
+}
+
+export function drawFrom(proposal: Proposal, random: RandomSource): Float64Array {
+  const n = proposal.mean.length
+  const z = backward(
+    proposal.precisionFactor,
+    n,
+    Float64Array.from({ length: n }, () => random.normal()),
+  )
+  for (let i = 0; i < n; i++) z[i]! += proposal.mean[i]!
+  return z
+}
+
+/** Log density, without the constant that all share. */
+export function logDensity(proposal: Proposal, z: ArrayLike<number>): number {
+  const n = proposal.mean.length
+  const { precisionFactor: lower } = proposal
+  let sum = 0
+  for (let j = 0; j < n; j++) {
+    // component j of Lᵀ·(z − mean)
+    let part = 0
+    for (let i = j; i < n; i++) part += lower[i * n + j]! * (z[i]! - proposal.mean[i]!)
+    sum += Math.log(lower[j * n + j]!) - 0.5 * part * part
+  }
+  return sum
+}
+
+/** How much wider than the fit the draws are thrown, so that nothing real falls outside. */
+const WIDER = 1.25
+/** Step of the difference quotients, in standard deviations of the prior. */
+const PROBE = 0.1
+const MOST_STEPS = 8
+
+/**
+ * The most likely point by damped Gauss–Newton, and the normal distribution that the model's slopes there give
+ * together with the standard normal prior (Laplace's approximation).
+ * @param predict what each observation would be at z; costs one run of the network
+ * @param start where to begin: the likeliest draw so far
+ * @returns null where the slopes make no distribution
+ */
+export function localProposal(
+  observations: readonly Observation[],
+  predict: (z: Float64Array) => Float64Array,
+  start: Float64Array,
+): Proposal | null {
+  const n = start.length
+  let z = start
+  let predicted = predict(z)
+  let cost = misfit(observations, predicted, z)
+  let factor: Float64Array | null = null
+  for (let step = 0; step < MOST_STEPS; step++) {
+    const { precision, pull } = normalEquations(observations, predict, z, predicted)
+    factor = cholesky(precision, n)
+    if (!factor) return null
+    const target = backward(factor, n, forward(factor, n, pull))
+    let share = 1
+    let improved = false
+    while (share > 0.1 && !improved) {
+      const tried = z.map((value, i) => value + share * (target[i]! - value))
+      const there = predict(tried)
+      const triedCost = misfit(observations, there, tried)
+      improved = triedCost < cost
+      if (improved) {
+        const gain = cost - triedCost
+        ;[z, predicted, cost] = [tried, there, triedCost]
+        if (gain < 0.05) step = MOST_STEPS
+      }
+      share /= 3
+    }
+    if (!improved) break
+  }
+  return factor && { mean: z, precisionFactor: factor.map(value => value / WIDER) }
+}
+
+const misfit = (
+  observations: readonly Observation[],
+  predicted: ArrayLike<number>,
+  z: Float64Array,
+): number => 0.5 * z.reduce((sum, value) => sum + value * value, 0) - logLikelihood(observations, predicted)
+
+/** Precision and right-hand side of the linearised posterior about z. */
+function normalEquations(
+  observations: readonly Observation[],
+  predict: (z: Float64Array) => Float64Array,
+  z: Float64Array,
+  predicted: Float64Array,
+): { precision: Float64Array; pull: Float64Array } {
+  const n = z.length
+  const slopes = Array.from({ length: n }, (_, k) => {
+    const moved = z.slice()
+    moved[k]! += PROBE
+    return predict(moved).map((value, o) => (value - predicted[o]!) / PROBE)
+  })
+  const precision = new Float64Array(n * n)
+  const pull = new Float64Array(n)
+  for (let i = 0; i < n; i++) precision[i * n + i] = 1
+  observations.forEach((observation, o) => {
+    const { gradient, curvature } = logLikelihoodShape(observation, predicted[o]!)
+    const reach = slopes.reduce((sum, slope, k) => sum + slope[o]! * z[k]!, 0)
+    for (let i = 0; i < n; i++) {
+      for (let j = 0; j < n; j++) precision[i * n + j]! += slopes[i]![o]! * slopes[j]![o]! * curvature
+      pull[i]! += slopes[i]![o]! * (curvature * reach + gradient)
+    }
+  })
+  return { precision, pull }
+}
+
+/** How much wider than the weighted draws' own spread; catches the bends that a straight line misses. */
+const MOMENT_WIDER = 1.35
+/** Share of the prior's spread kept in every direction, so that few draws do not make a needle. */
+const LEAST_SPREAD = 0.15
+
+/** A normal distribution with the weighted draws' own mean and spread; null where they do not determine one. */
+export function momentProposal(
+  draws: readonly { z: Float64Array }[],
+  weights: ArrayLike<number>,
+): Proposal | null {
+  const n = draws[0]!.z.length
+  const mean = new Float64Array(n)
+  draws.forEach(({ z }, d) => {
+    for (let i = 0; i < n; i++) mean[i]! += weights[d]! * z[i]!
+  })
+  const covariance = new Float64Array(n * n)
+  draws.forEach(({ z }, d) => {
+    for (let i = 0; i < n; i++)
+      for (let j = 0; j < n; j++)
+        covariance[i * n + j]! += weights[d]! * (z[i]! - mean[i]!) * (z[j]! - mean[j]!) * MOMENT_WIDER ** 2
+  })
+  for (let i = 0; i < n; i++) covariance[i * n + i]! += LEAST_SPREAD ** 2
+  const factor = cholesky(covariance, n)
+  if (!factor) return null
+  // the precision is the inverse, column by column
+  const precision = new Float64Array(n * n)
+  for (let k = 0; k < n; k++) {
+    const unit = new Float64Array(n)
+    unit[k] = 1
+    const column = backward(factor, n, forward(factor, n, unit))
+    for (let i = 0; i < n; i++) precision[i * n + k] = column[i]!
+  }
+  const precisionFactor = cholesky(precision, n)
+  return precisionFactor && { mean, precisionFactor }
+}
+
+/** The same distribution with every spread multiplied. */
+export const widened = (proposal: Proposal, factor: number): Proposal => ({
+  mean: proposal.mean,
+  precisionFactor: proposal.precisionFactor.map(value => value / factor),
+})

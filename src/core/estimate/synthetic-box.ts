@@ -1,0 +1,112 @@
+import { secondsFromDays } from '#units/time.ts'
+import type { MaterialId } from '../filament/material.ts'
+import { USUAL_SPOOL } from '../filament/winding.ts'
+import { simulate } from '../network/simulate.ts'
+import { CLIMATES, type ClimateKind } from '../room/climate.ts'
+import { USUAL_HYGROMETER } from '../reading/hygrometer.ts'
+import { drawSurroundings, historyNetwork } from './box-network.ts'
+import type { BoxFacts, ReadingFacts } from './facts.ts'
+import type { RandomSource } from './random.ts'
+import { drawValues, unknownsOf, type DrawValues } from './unknowns.ts'
+
+/** A box whose truth is drawn from its own priors, and what its owner would know of it: for validation. */
+export function syntheticBox(
+  random: RandomSource,
+  days: number,
+  everyDays: number,
+): { facts: BoxFacts; truth: DrawValues; z: Float64Array } {
+  const pick = <T>(items: readonly T[]): T => items[Math.floor(random.uniform() * items.length)]!
+  const fromS = secondsFromDays(20_000 + Math.floor(random.uniform() * 365))
+  const nowS = fromS + secondsFromDays(days)
+  const materials = pick<readonly MaterialId[]>([
+    ['PLA', 'PLA', 'PETG'],
+    ['PETG', 'ASA'],
+    ['TPU'],
+    ['PLA', 'PLA', 'PLA', 'PLA'],
+    ['PC', 'ABS'],
+  ])
+  const blank: BoxFacts = {
+    fromS,
+    nowS,
+    insideL: 8 + 35 * random.uniform(),
+    wallLPerH: 0.02,
+    leak: {
+      ...pick([
+        { lowLPerH: 0.02, highLPerH: 0.2 },
+        { lowLPerH: 0.2, highLPerH: 1 },
+        { lowLPerH: 0.05, highLPerH: 5 },
+      ]),
+      name: 'lid',
+      knowledge: 'told',
+    },
+    openingsPerMonth: 4,
+    openings: [],
+    charges: [
+      {
+        id: 'charge',
+        name: 'beads',
+        kind: pick(['silica-a', 'silica-unknown'] as const),
+        dryMassG: 80 + 200 * random.uniform(),
+        massKnowledge: 'told',
+        holder: pick(['packet', 'canister', 'basket'] as const),
+        freshness: { lowGPerG: 0.01, highGPerG: 0.05 },
+        inS: fromS,
+        outS: null,
+        heatings: [],
+        weighings: [],
+      },
+    ],
+    spools: materials.map((materialId, i) => ({
+      id: `spool${i}`,
+      name: materialId,
+      materialId,
+      filamentG: 300 + 650 * random.uniform(),
+      emptyG: 220,
+      cardboardG: random.uniform() < 0.3 ? 200 : 0,
+      size: USUAL_SPOOL,
+      wetness: { lowRhPercent: 10, highRhPercent: 45, group: 'all' },
+      inS: fromS,
+      outS: null,
+    })),
+    room: {
+      profile: CLIMATES[pick<ClimateKind>(['mild', 'damp', 'heated'])].profile,
+      readings: [],
+      knowledge: 'told',
+    },
+    hygrometer: USUAL_HYGROMETER,
+    readings: [],
+    targetRhPercent: 25,
+  }
+  const unknowns = unknownsOf(blank)
+  const z = Float64Array.from(unknowns, () => random.normal())
+  const truth = drawValues(blank, unknowns, z)
+  return { facts: { ...blank, readings: readingsOf(blank, truth, random, everyDays) }, truth, z }
+}
+
+/** Readings of a true box, as its hygrometer would show them: offset, new error each time, whole per cent, floor. */
+export function readingsOf(
+  facts: BoxFacts,
+  truth: DrawValues,
+  random: RandomSource,
+  everyDays: number,
+): ReadingFacts[] {
+  const surroundings = drawSurroundings(facts, truth)
+  const network = historyNetwork(facts, truth, surroundings)
+  const outputS: number[] = []
+  for (let atS = facts.fromS + secondsFromDays(2); atS <= facts.nowS; atS += secondsFromDays(everyDays))
+    outputS.push(atS)
+  const run = simulate(network, { fromS: facts.fromS, toS: facts.nowS, outputS })
+  const newEachTime = (facts.hygrometer.accuracyPercentRh / 2) * 0.6
+  const point = { temperatureC: 0, vapourDensityGPerL: 0 }
+  return outputS.map((atS, i) => {
+    surroundings.at(atS, point)
+    const shown = run.airRhPercent[i]! + truth.offsetRhPercent + newEachTime * random.normal()
+    return {
+      id: `reading${i}`,
+      atS,
+      temperatureC: Math.round(point.temperatureC * 2) / 2,
+      relativeHumidityPercent: Math.max(facts.hygrometer.floorPercentRh, Math.round(shown)),
+      settled: true,
+    }
+  })
+}

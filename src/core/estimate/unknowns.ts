@@ -1,0 +1,100 @@
+import { normalCdf } from '../normal.ts'
+import { DESICCANTS } from '../desiccant/catalogue.ts'
+import { DEFAULT_SLIT_SHARE } from '../filament/winding.ts'
+import type { BoxFacts } from './facts.ts'
+
+/** What one draw takes for true. */
+export interface DrawValues {
+  readonly leakLPerH: number
+  readonly massFactor: number
+  readonly capacityFactor: number
+  /** Loading of the first charge when it went in. */
+  readonly firstLoadingGPerG: number
+  /** Loading beyond the isotherm's that heating leaves. */
+  readonly residueGPerG: number
+  /** Where in its range of freshness every later charge lies, 0…1. */
+  readonly laterShare: number
+  readonly holderFactor: number
+  readonly slitShare: number
+  readonly roomFactor: number
+  readonly offsetRhPercent: number
+  /** By wetness group. */
+  readonly wetnessRhPercent: Readonly<Record<string, number>>
+}
+
+/** One thing not known for certain, as a standard normal variable z. */
+export interface Unknown {
+  readonly id: string
+  /** As a cause: "the width comes mostly from …". */
+  readonly name: string
+  /** The one thing a person could tell to settle it; null where nobody can. */
+  readonly ask: string | null
+}
+
+/** Share of an instrument's error that stays the same from reading to reading; the rest is new each time. */
+export const OFFSET_SHARE = 0.8
+const LEAST_RESIDUE_G_PER_G = 0.002
+const MOST_RESIDUE_G_PER_G = 0.02
+/** Spread of ln(grams) where nobody weighed or read the packet. */
+const UNTOLD_MASS_SPREAD = 0.4
+const HOLDER_SPREAD = 0.35
+/** Puts 0.03–0.15 at two standard deviations about the default. */
+const SLIT_SPREAD = 0.4
+
+/** The unknowns of a box, in the order of its draw vectors. */
+export function unknownsOf(facts: BoxFacts): Unknown[] {
+  const list: Unknown[] = [
+    { id: 'leak', name: 'how tight the lid is', ask: 'which lid it has' },
+    { id: 'capacity', name: 'what the beads can hold', ask: null },
+    { id: 'holder', name: 'how open the beads lie', ask: null },
+    { id: 'room', name: "the room's air", ask: 'what the same display reads outside the box' },
+    { id: 'offset', name: "the display's own error", ask: null },
+  ]
+  const first = facts.charges[0]
+  if (first) {
+    if (first.massKnowledge === 'assumed')
+      list.push({ id: 'mass', name: 'how many beads there are', ask: 'how many beads there are' })
+    list.push({ id: 'freshness', name: 'how fresh the beads were', ask: 'how fresh the beads were' })
+    if (facts.charges.length > 1 || facts.charges.some(charge => charge.heatings.length > 0))
+      list.push({ id: 'residue', name: 'what heating left in the beads', ask: null })
+  }
+  if (facts.spools.length > 0) {
+    list.push({ id: 'slit', name: 'how tightly the spools are wound', ask: null })
+    for (const group of wetnessGroups(facts))
+      list.push({ id: `wet:${group}`, name: 'how damp the spools were', ask: 'how dry the spools were' })
+  }
+  return list
+}
+
+export const wetnessGroups = (facts: BoxFacts): string[] => [
+  ...new Set(facts.spools.map(spool => spool.wetness.group)),
+]
+
+/** Turns a draw vector into values. z is as long as the unknowns; any real number is allowed. */
+export function drawValues(facts: BoxFacts, unknowns: readonly Unknown[], z: ArrayLike<number>): DrawValues {
+  const at = (id: string): number => {
+    const index = unknowns.findIndex(unknown => unknown.id === id)
+    return index < 0 ? 0 : z[index]!
+  }
+  const between = (low: number, high: number, id: string) => low + (high - low) * normalCdf(at(id))
+  const first = facts.charges[0]
+  const knownRoom = facts.room.readings.length > 0
+  const wetnessRhPercent: Record<string, number> = {}
+  for (const group of wetnessGroups(facts)) {
+    const { lowRhPercent, highRhPercent } = facts.spools.find(spool => spool.wetness.group === group)!.wetness
+    wetnessRhPercent[group] = between(lowRhPercent, highRhPercent, `wet:${group}`)
+  }
+  return {
+    leakLPerH: Math.exp(between(Math.log(facts.leak.lowLPerH), Math.log(facts.leak.highLPerH), 'leak')),
+    massFactor: Math.exp(UNTOLD_MASS_SPREAD * at('mass')),
+    capacityFactor: Math.exp((first ? DESICCANTS[first.kind].capacitySpread : 0) * at('capacity')),
+    firstLoadingGPerG: first ? between(first.freshness.lowGPerG, first.freshness.highGPerG, 'freshness') : 0,
+    laterShare: normalCdf(at('residue')),
+    residueGPerG: between(LEAST_RESIDUE_G_PER_G, MOST_RESIDUE_G_PER_G, 'residue'),
+    holderFactor: Math.exp(HOLDER_SPREAD * at('holder')),
+    slitShare: DEFAULT_SLIT_SHARE * Math.exp(SLIT_SPREAD * at('slit')),
+    roomFactor: Math.exp((knownRoom ? 0.04 : 0.1) * at('room')),
+    offsetRhPercent: OFFSET_SHARE * (facts.hygrometer.accuracyPercentRh / 2) * at('offset'),
+    wetnessRhPercent,
+  }
+}

@@ -1,0 +1,228 @@
+import { secondsFromMs } from '#units/time.ts'
+import {
+  CONTAINERS,
+  insideVolumeL,
+  LIDS,
+  wallAreaM2,
+  wallConductanceLPerH,
+} from '#core/container/container.ts'
+import { DESICCANTS } from '#core/desiccant/catalogue.ts'
+import { silicaLoadingGPerG } from '#core/desiccant/silica-gel.ts'
+import { vapourPressureOfRhPa } from '#core/air/vapour.ts'
+import type { BoxFacts, ChargeFacts, SpoolFacts } from '#core/estimate/facts.ts'
+import { USUAL_SPOOL } from '#core/filament/winding.ts'
+import { CLIMATES, profileAt, type MonthlyProfile } from '#core/room/climate.ts'
+import { isDuring, stayIn, type BoxView } from './box-view.ts'
+import type { Freshness } from './kinds/charge.ts'
+import type { Room } from './kinds/room.ts'
+import type { Wetness } from './kinds/spool.ts'
+import type { ChargeRecord, SpoolRecord, State } from './state.ts'
+
+export const profileOf = (room: Room): MonthlyProfile =>
+  room.climate.kind === 'own' ? room.climate : CLIMATES[room.climate.kind].profile
+
+interface RoomAir {
+  readonly temperatureC: number
+  readonly relativeHumidityPercent: number
+}
+
+/** The room's air at a time: its reading of within three days, else its usual climate. */
+export function roomAirAt(state: State, room: Room, atMs: number): RoomAir & { readonly measured: boolean } {
+  const near = state.readings
+    .filter(
+      reading =>
+        reading.place.in === 'room' &&
+        reading.place.roomId === room.roomId &&
+        Math.abs(reading.atMs - atMs) < 3 * 86_400_000,
+    )
+    .sort((a, b) => Math.abs(a.atMs - atMs) - Math.abs(b.atMs - atMs))[0]
+  return near
+    ? { ...near, measured: true }
+    : { ...profileAt(profileOf(room), secondsFromMs(atMs)), measured: false }
+}
+
+/** Loadings a plain answer leaves open, g/g. */
+export function freshnessRange(
+  freshness: Freshness,
+  desiccant: ChargeRecord['desiccant'],
+  room: RoomAir,
+): ChargeFacts['freshness'] {
+  switch (freshness) {
+    case 'new':
+      return { lowGPerG: 0.01, highGPerG: 0.05 }
+    case 'heated':
+      return { lowGPerG: 0.005, highGPerG: 0.045 }
+    case 'colour changed':
+      return { lowGPerG: 0.15, highGPerG: 0.25 }
+    case 'unknown':
+      return { lowGPerG: 0.02, highGPerG: 0.25 }
+    case 'in the air': {
+      const { gel } = DESICCANTS[desiccant]
+      const equilibrium = silicaLoadingGPerG(gel, {
+        vapourPressurePa: vapourPressureOfRhPa(room),
+        temperatureC: room.temperatureC,
+      })
+      return {
+        lowGPerG: 0.85 * equilibrium,
+        highGPerG: Math.min(1.05 * equilibrium, 0.95 * gel.monolayerLoadingGPerG),
+      }
+    }
+  }
+}
+
+/** RH-equivalents a plain answer leaves open, %. */
+export function wetnessRange(
+  wetness: Wetness,
+  roomRhPercent: number,
+): { lowRhPercent: number; highRhPercent: number } {
+  const room = Math.max(roomRhPercent, 20)
+  switch (wetness) {
+    case 'dried today':
+      return { lowRhPercent: 5, highRhPercent: 10 }
+    case 'sealed bag':
+      return { lowRhPercent: 10, highRhPercent: 35 }
+    case 'weeks in the room':
+      return { lowRhPercent: room - 10, highRhPercent: room }
+    case 'unknown':
+      return { lowRhPercent: 10, highRhPercent: room }
+  }
+}
+
+/** All the estimator needs to know of a box, from the journal's state. */
+export function boxFacts(state: State, view: BoxView, nowMs: number): BoxFacts | null {
+  const { box } = view
+  const room = state.rooms.get(box.roomId)
+  if (!room) return null
+  const container = CONTAINERS[box.container]
+  const size = { widthMm: box.widthMm, depthMm: box.depthMm, heightMm: box.heightMm }
+  const lid = LIDS[box.lid]
+  // the run begins when the first thing went in, never after it
+  const startsMs = Math.min(box.madeMs, nowMs)
+  const startAir = roomAirAt(state, room, startsMs)
+  const charges = [...state.charges.values()]
+    .flatMap(charge =>
+      stayIn(charge.stays, box.boxId).map((_, index) =>
+        chargeFacts(state, charge, index, box.boxId, room, startsMs),
+      ),
+    )
+    .filter(charge => charge.inS <= secondsFromMs(nowMs))
+    .sort((a, b) => a.inS - b.inS)
+  const spools = [...state.spools.values()]
+    .flatMap(spool => spoolFacts(spool, box.boxId, startsMs, startAir.relativeHumidityPercent))
+    .filter(spool => spool.inS <= secondsFromMs(nowMs))
+  const roomReadings = state.readings
+    .filter(
+      reading => reading.place.in === 'room' && reading.place.roomId === box.roomId && reading.atMs <= nowMs,
+    )
+    .map(reading => ({
+      atS: secondsFromMs(reading.atMs),
+      temperatureC: reading.temperatureC,
+      relativeHumidityPercent: reading.relativeHumidityPercent,
+    }))
+  return {
+    fromS: secondsFromMs(startsMs),
+    nowS: secondsFromMs(nowMs),
+    insideL: insideVolumeL(container.section, size, container.baseShare),
+    wallLPerH: wallConductanceLPerH(
+      container.wall,
+      wallAreaM2(size, container.baseShare),
+      container.wallThicknessMm,
+    ),
+    leak: { lowLPerH: lid.lowLPerH, highLPerH: lid.highLPerH, name: lid.name, knowledge: box.lidKnown },
+    openingsPerMonth: box.openingsPerMonth,
+    openings: box.openings
+      .filter(opening => opening.atMs <= nowMs && opening.atMs >= startsMs)
+      .map(opening => ({ atS: secondsFromMs(opening.atMs), openSeconds: opening.openSeconds })),
+    charges,
+    spools,
+    room: { profile: profileOf(room), readings: roomReadings, knowledge: room.climateKnown },
+    hygrometer: view.hygrometer,
+    readings: view.readings.map(reading => ({
+      id: reading.id,
+      atS: secondsFromMs(reading.atMs),
+      temperatureC: reading.temperatureC,
+      relativeHumidityPercent: reading.relativeHumidityPercent,
+      settled: reading.settled && reading.atMs >= startsMs,
+    })),
+    targetRhPercent: view.target?.rhPercent ?? null,
+  }
+}
+
+/** One stay of a charge in a box. What it brought from before is only as well known as its last heating. */
+function chargeFacts(
+  state: State,
+  charge: ChargeRecord,
+  index: number,
+  boxId: string,
+  room: Room,
+  startsMs: number,
+): ChargeFacts {
+  const stay = stayIn(charge.stays, boxId)[index]!
+  const order = charge.stays.indexOf(stay)
+  const endedBefore = charge.stays[order - 1]?.untilMs ?? null
+  const heatedBefore = charge.heatings.some(
+    heating => heating.atMs <= stay.fromMs && (endedBefore === null || heating.atMs >= endedBefore),
+  )
+  const freshness: Freshness = heatedBefore ? 'heated' : order === 0 ? charge.freshness : 'unknown'
+  return {
+    id: order === 0 ? charge.chargeId : `${charge.chargeId}.${order}`,
+    name: charge.name,
+    kind: charge.desiccant,
+    dryMassG: charge.dryMassG,
+    massKnowledge: charge.massKnown,
+    holder: charge.holder,
+    freshness: freshnessRange(freshness, charge.desiccant, roomAirAt(state, room, stay.fromMs)),
+    inS: secondsFromMs(Math.max(stay.fromMs, startsMs)),
+    outS: stay.untilMs === null ? null : secondsFromMs(stay.untilMs),
+    heatings: charge.heatings
+      .filter(heating => heating.atMs > stay.fromMs && isDuring(stay, heating.atMs))
+      .map(heating => ({ atS: secondsFromMs(heating.atMs), temperatureC: heating.temperatureC })),
+    weighings: charge.weighings
+      .filter(weighing => isDuring(stay, weighing.atMs))
+      .map(weighing => ({
+        id: weighing.id,
+        atS: secondsFromMs(weighing.atMs),
+        waterG: weighing.grossG - weighing.tareG - charge.dryMassG,
+        // the scale twice (gross and tare), and half a gram for what the dry mass is not known to
+        sigmaG: Math.hypot(
+          Math.SQRT2 * weighing.scaleErrorG,
+          0.5,
+          charge.massKnown === 'measured' ? 0 : 0.03 * charge.dryMassG,
+        ),
+      })),
+  }
+}
+
+function spoolFacts(
+  spool: SpoolRecord,
+  boxId: string,
+  startsMs: number,
+  roomRhPercent: number,
+): SpoolFacts[] {
+  return stayIn(spool.stays, boxId).map(stay => {
+    const order = spool.stays.indexOf(stay)
+    const inMs = Math.max(stay.fromMs, startsMs)
+    // after a time elsewhere only the bounds are known
+    const wetness: Wetness = order === 0 ? spool.wetness : 'unknown'
+    return {
+      id: order === 0 ? spool.spoolId : `${spool.spoolId}.${order}`,
+      name: spool.name,
+      materialId: spool.material,
+      filamentG: spool.filamentG,
+      emptyG: spool.emptyG,
+      cardboardG: spool.cardboardG,
+      size: {
+        ...USUAL_SPOOL,
+        rimDiameterMm: spool.rimDiameterMm,
+        widthMm: spool.widthMm,
+        fullFilamentG: Math.max(USUAL_SPOOL.fullFilamentG, spool.filamentG),
+      },
+      wetness: {
+        ...wetnessRange(wetness, roomRhPercent),
+        group: `${wetness}${inMs === startsMs ? '' : ', later'}`,
+      },
+      inS: secondsFromMs(inMs),
+      outS: stay.untilMs === null ? null : secondsFromMs(stay.untilMs),
+    }
+  })
+}

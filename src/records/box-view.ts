@@ -1,0 +1,146 @@
+import type { PercentRh } from '#units/quantity.ts'
+import { secondsFromMs, msFromSeconds } from '#units/time.ts'
+import { MATERIALS } from '#core/filament/catalogue.ts'
+import { settlesAtS, USUAL_HYGROMETER, type Hygrometer } from '#core/reading/hygrometer.ts'
+import { knowledgeWord, type KnowledgeWord } from '#core/verdict/knowledge.ts'
+import { readingWord, type ReadingWord } from '#core/verdict/reading.ts'
+import type { BoxRecord, ChargeRecord, ReadingRecord, SpoolRecord, State, Stay } from './state.ts'
+
+export interface Target {
+  readonly rhPercent: PercentRh
+  readonly spool: SpoolRecord
+  /** Every spool inside with its own target, strictest first. */
+  readonly all: readonly { readonly spool: SpoolRecord; readonly rhPercent: PercentRh }[]
+}
+
+export interface JudgedReading extends ReadingRecord {
+  readonly settled: boolean
+  /** When an unsettled one is worth looking at again. */
+  readonly lookAgainMs: number | null
+  readonly word: ReadingWord | null
+}
+
+/** One box as it stands: what is inside, what was read, what its readings say. */
+export interface BoxView {
+  readonly box: BoxRecord
+  readonly spools: readonly SpoolRecord[]
+  readonly charges: readonly ChargeRecord[]
+  readonly target: Target | null
+  readonly hygrometer: Hygrometer
+  readonly readings: readonly JudgedReading[]
+  readonly last: JudgedReading | null
+  readonly previous: JudgedReading | null
+  readonly overSinceMs: number | null
+  readonly hasWeighing: boolean
+  readonly known: KnowledgeWord
+}
+
+export const stayIn = (stays: readonly Stay[], boxId: string): Stay[] =>
+  stays.filter(stay => stay.boxId === boxId)
+
+export function boxView(state: State, boxId: string, nowMs: number): BoxView | null {
+  const box = state.boxes.get(boxId)
+  if (!box) return null
+  const spools = [...state.spools.values()].filter(
+    spool => spool.where.at === 'box' && spool.where.boxId === boxId,
+  )
+  const charges = [...state.charges.values()].filter(charge => charge.boxId === boxId)
+  const target = strictest(spools)
+  const hygrometer = hygrometerOf(state, boxId)
+  const times = disturbances(state, box)
+  const readings = state.readings
+    .filter(reading => reading.place.in === 'box' && reading.place.boxId === boxId && reading.atMs <= nowMs)
+    .map((reading): JudgedReading => {
+      const before = (all: readonly number[]) => {
+        const earlier = all.filter(atMs => atMs <= reading.atMs)
+        return earlier.length > 0 ? secondsFromMs(Math.max(...earlier)) : null
+      }
+      const dueS = settlesAtS(hygrometer, {
+        atS: secondsFromMs(reading.atMs),
+        openedS: before(times.openedMs),
+        chargedS: before(times.chargedMs),
+      })
+      const settled = dueS === null
+      return {
+        ...reading,
+        settled,
+        lookAgainMs: dueS === null ? null : msFromSeconds(dueS),
+        word:
+          target &&
+          readingWord(
+            hygrometer,
+            { relativeHumidityPercent: reading.relativeHumidityPercent, settled },
+            target.rhPercent,
+          ),
+      }
+    })
+  const last = readings.at(-1) ?? null
+  return {
+    box,
+    spools,
+    charges,
+    target,
+    hygrometer,
+    readings,
+    last,
+    previous: readings.at(-2) ?? null,
+    overSinceMs: beganOver(readings),
+    hasWeighing: charges.some(charge => charge.weighings.length > 0),
+    known: knowledgeWord(last && secondsFromMs(last.atMs), secondsFromMs(nowMs)),
+  }
+}
+
+function strictest(spools: readonly SpoolRecord[]): Target | null {
+  const all = spools
+    .map(spool => ({ spool, rhPercent: MATERIALS[spool.material].targetRhPercent }))
+    .sort((a, b) => a.rhPercent - b.rhPercent)
+  const first = all[0]
+  return first ? { rhPercent: first.rhPercent, spool: first.spool, all } : null
+}
+
+/** The instrument that stays in the box, else one that is carried round, else the usual kind. */
+export function instrumentFor(state: State, boxId: string) {
+  const all = [...state.instruments.values()]
+  return all.find(item => item.boxId === boxId) ?? all.find(item => item.boxId === null) ?? null
+}
+
+function hygrometerOf(state: State, boxId: string): Hygrometer {
+  const instrument = instrumentFor(state, boxId)
+  return instrument
+    ? {
+        ...USUAL_HYGROMETER,
+        accuracyPercentRh: instrument.accuracyPercentRh,
+        floorPercentRh: instrument.floorPercentRh,
+      }
+    : USUAL_HYGROMETER
+}
+
+/** When the box was opened, by word or by what came and went, and when a charge came in or back. */
+function disturbances(state: State, box: BoxRecord): { openedMs: number[]; chargedMs: number[] } {
+  const openedMs = box.openings.map(opening => opening.atMs)
+  const chargedMs: number[] = []
+  for (const spool of state.spools.values())
+    for (const stay of stayIn(spool.stays, box.boxId)) {
+      openedMs.push(stay.fromMs)
+      if (stay.untilMs !== null) openedMs.push(stay.untilMs)
+    }
+  for (const charge of state.charges.values())
+    for (const stay of stayIn(charge.stays, box.boxId)) {
+      chargedMs.push(stay.fromMs)
+      for (const heating of charge.heatings) if (isDuring(stay, heating.atMs)) chargedMs.push(heating.atMs)
+    }
+  return { openedMs, chargedMs }
+}
+
+export const isDuring = (stay: Stay, atMs: number): boolean =>
+  stay.fromMs <= atMs && (stay.untilMs === null || atMs < stay.untilMs)
+
+/** The first of the readings' present run above the target; unsettled ones neither begin nor end it. */
+function beganOver(readings: readonly JudgedReading[]): number | null {
+  let sinceMs: number | null = null
+  for (const reading of readings) {
+    if (reading.word === 'over') sinceMs ??= reading.atMs
+    else if (reading.word !== 'too early') sinceMs = null
+  }
+  return sinceMs
+}

@@ -1,0 +1,88 @@
+import * as v from 'valibot'
+import { idField, instantField } from './fields.ts'
+import { boxKinds } from './kinds/box.ts'
+import { chargeKinds } from './kinds/charge.ts'
+import { instrumentKinds } from './kinds/instrument.ts'
+import { readingKinds } from './kinds/reading.ts'
+import { roomKinds } from './kinds/room.ts'
+import { spoolKinds } from './kinds/spool.ts'
+
+/** Every kind of entry and the shape of its payload at its newest version. */
+export const ENTRY_KINDS = {
+  ...roomKinds,
+  ...boxKinds,
+  ...chargeKinds,
+  ...spoolKinds,
+  ...instrumentKinds,
+  ...readingKinds,
+} as const
+export type EntryKind = keyof typeof ENTRY_KINDS
+export type Payload<K extends EntryKind> = v.InferOutput<(typeof ENTRY_KINDS)[K]>
+
+/** What happened, when; never changed once written. */
+export type Entry<K extends EntryKind = EntryKind> = K extends EntryKind
+  ? {
+      readonly id: string
+      readonly kind: K
+      readonly version: number
+      readonly at: string
+      readonly zone: string
+      readonly atPrecision: 'minute' | 'day' | 'month' | 'unknown'
+      readonly subjects: readonly string[]
+      /** The entry this one puts right. */
+      readonly corrects?: string
+      readonly payload: Payload<K>
+    }
+  : never
+
+const envelope = v.strictObject({
+  id: idField,
+  kind: v.pipe(v.string(), v.maxLength(40)),
+  version: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(1000)),
+  at: instantField,
+  zone: v.pipe(v.string(), v.maxLength(60)),
+  atPrecision: v.picklist(['minute', 'day', 'month', 'unknown']),
+  subjects: v.pipe(v.array(idField), v.maxLength(100)),
+  corrects: v.optional(idField),
+  payload: v.record(v.string(), v.unknown()),
+})
+
+/**
+ * Steps from version n to n+1 of a kind's payload, in order, without gaps; the newest version is their number plus
+ * one. A released step is never edited. No kind has a second version yet.
+ */
+export const UPGRADERS: Readonly<
+  Partial<Record<EntryKind, readonly ((payload: Record<string, unknown>) => Record<string, unknown>)[]>>
+> = {}
+
+export const newestVersion = (kind: EntryKind): number => (UPGRADERS[kind]?.length ?? 0) + 1
+
+export type EntryProblem = {
+  readonly kind: 'not an entry' | 'unknown kind' | 'from a newer version' | 'bad payload'
+  readonly detail: string
+}
+
+/** Reads one stored entry: checks the envelope, brings the payload up to date on a copy, checks that. Never throws. */
+export function readEntry(raw: unknown): { ok: true; entry: Entry } | { ok: false; problem: EntryProblem } {
+  const outer = v.safeParse(envelope, raw)
+  if (!outer.success) return refused('not an entry', outer.issues)
+  const { kind, version } = outer.output
+  if (!(kind in ENTRY_KINDS)) return { ok: false, problem: { kind: 'unknown kind', detail: kind } }
+  const known = kind as EntryKind
+  const newest = newestVersion(known)
+  if (version > newest)
+    return { ok: false, problem: { kind: 'from a newer version', detail: `${kind} version ${version}` } }
+  let payload = structuredClone(outer.output.payload)
+  for (let from = version; from < newest; from++) payload = UPGRADERS[known]![from - 1]!(payload)
+  const inner = v.safeParse(ENTRY_KINDS[known], payload)
+  if (!inner.success) return refused('bad payload', inner.issues)
+  return { ok: true, entry: { ...outer.output, version: newest, payload: inner.output } as Entry }
+}
+
+function refused(
+  kind: EntryProblem['kind'],
+  issues: readonly v.BaseIssue<unknown>[],
+): { ok: false; problem: EntryProblem } {
+  const issue = issues[0]!
+  return { ok: false, problem: { kind, detail: `${v.getDotPath(issue) ?? ''}: ${issue.message}` } }
+}

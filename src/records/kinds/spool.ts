@@ -1,0 +1,36 @@
+import * as v from 'valibot'
+import { MATERIAL_IDS } from '#core/filament/material.ts'
+import { filamentField, finite, idField, knowledgeField, lengthField, nameField } from '../fields.ts'
+
+export const WETNESS = ['dried today', 'sealed bag', 'weeks in the room', 'unknown'] as const
+export type Wetness = (typeof WETNESS)[number]
+
+/** A box, the printer, the open room, or nowhere: used up. */
+const whereabouts = v.variant('at', [
+  v.strictObject({ at: v.literal('box'), boxId: idField }),
+  v.strictObject({ at: v.picklist(['printer', 'open', 'used up']) }),
+])
+
+const made = v.strictObject({
+  spoolId: idField,
+  name: nameField,
+  material: v.picklist(MATERIAL_IDS),
+  /** Paper and night hue by name; the palette knows them. */
+  colour: v.pipe(v.string(), v.regex(/^[a-z]{1,20}$/)),
+  filamentG: filamentField,
+  filamentKnown: knowledgeField,
+  emptyG: finite(0, 2000),
+  cardboardG: finite(0, 2000),
+  rimDiameterMm: lengthField,
+  widthMm: lengthField,
+  wetness: v.picklist(WETNESS),
+  wetnessKnown: knowledgeField,
+  where: whereabouts,
+})
+export const spoolKinds = {
+  'spool.made': made,
+  'spool.changed': v.strictObject({ ...v.partial(v.omit(made, ['where'])).entries, spoolId: idField }),
+  'spool.moved': v.strictObject({ spoolId: idField, where: whereabouts }),
+} as const
+export type Spool = v.InferOutput<typeof made>
+export type Whereabouts = v.InferOutput<typeof whereabouts>

@@ -1,0 +1,58 @@
+import type { Charge } from './kinds/charge.ts'
+import type { Box } from './kinds/box.ts'
+import type { Instrument } from './kinds/instrument.ts'
+import type { ReadingPayload } from './kinds/reading.ts'
+import type { Room } from './kinds/room.ts'
+import type { Spool } from './kinds/spool.ts'
+
+/** A time something stood in a place: from, and until it left. */
+export interface Stay {
+  readonly boxId: string
+  readonly fromMs: number
+  untilMs: number | null
+}
+
+export interface ReadingRecord extends ReadingPayload {
+  readonly id: string
+  readonly actId: string
+  readonly atMs: number
+}
+export interface BoxRecord extends Box {
+  readonly madeMs: number
+  readonly openings: { readonly atMs: number; readonly openSeconds: number }[]
+}
+export interface ChargeRecord extends Charge {
+  readonly madeMs: number
+  readonly stays: Stay[]
+  readonly heatings: { readonly atMs: number; readonly temperatureC: number; readonly hours: number }[]
+  readonly weighings: {
+    readonly id: string
+    readonly atMs: number
+    readonly grossG: number
+    readonly tareG: number
+    readonly scaleErrorG: number
+  }[]
+}
+export interface SpoolRecord extends Spool {
+  readonly madeMs: number
+  readonly stays: Stay[]
+}
+
+/** Entries that can't all be true. */
+export interface Contradicted {
+  readonly entryId: string
+  readonly reason: string
+  readonly repairs: readonly string[]
+}
+
+/** All that the journal says, folded. */
+export interface State {
+  readonly rooms: ReadonlyMap<string, Room>
+  readonly boxes: ReadonlyMap<string, BoxRecord>
+  readonly charges: ReadonlyMap<string, ChargeRecord>
+  readonly spools: ReadonlyMap<string, SpoolRecord>
+  readonly instruments: ReadonlyMap<string, Instrument>
+  /** In order of time. */
+  readonly readings: readonly ReadingRecord[]
+  readonly contradictions: readonly Contradicted[]
+}
