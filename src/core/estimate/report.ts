@@ -54,6 +54,7 @@ export interface ChargeNow {
 
 export interface SpoolNow {
   readonly id: string
+  readonly filamentG: number
   readonly moisturePercent: number
   readonly spread: Spread
   readonly waterG: number
@@ -324,6 +325,7 @@ function spoolsNow(
         percentFromFraction(draw.waterNowG[draw.network.nodeOfSpool[spool.id]!]! / spool.filamentG)
       return {
         id: spool.id,
+        filamentG: spool.filamentG,
         moisturePercent: moisture(middle),
         spread: spreadOf(draws.map(moisture), weights),
         waterG: middle.waterNowG[middle.network.nodeOfSpool[spool.id]!]!,

@@ -1,0 +1,233 @@
+import { MATERIALS } from '#core/filament/catalogue.ts'
+import { drawSurroundings, historyNetwork } from '#core/estimate/box-network.ts'
+import { atReadingTemperature } from '#core/estimate/likelihood.ts'
+import { seededRandom, type RandomSource } from '#core/estimate/random.ts'
+import { drawValues, unknownsOf } from '#core/estimate/unknowns.ts'
+import { CONTAINERS } from '#core/container/container.ts'
+import { USUAL_SPOOL } from '#core/filament/winding.ts'
+import { simulate } from '#core/network/simulate.ts'
+import { profileAt } from '#core/room/climate.ts'
+import { makeAct, type Act, type Draft, type Maker } from '#records/act.ts'
+import { boxFacts } from '#records/box-facts.ts'
+import { boxView } from '#records/box-view.ts'
+import { fold } from '#records/fold.ts'
+import { msFromSeconds, secondsFromMs } from '#units/time.ts'
+import { BOXES, LOFT_CLIMATE, type LoftBox, type LoftSpool } from './loft-boxes.ts'
+
+const HOUR = 3_600_000
+const DAY = 24 * HOUR
+const SEED = 20_241
+const ROOM = 'loft'
+const ROUND_EVERY_DAYS = 7
+/** The display's new error each time, % RH, one standard deviation. */
+const NEW_ERROR = 1.2
+
+/**
+ * The boathouse loft: a rowing club's filament shelf above a cold lake, five months of it, ending on the given day.
+ * Made up throughout. Readings come from the core with a fixed seed; the same day gives the same acts.
+ * @param nowMs the day it is to be now
+ */
+export function boathouseLoft(nowMs: number, zone: string): Act[] {
+  const random = seededRandom(SEED)
+  let count = 0
+  const maker = (atMs: number): Maker => ({
+    nowMs: () => atMs,
+    zone,
+    newId: () => `demo-${String(++count).padStart(5, '0')}`,
+  })
+  const startMs = nowMs - 150 * DAY
+  const acts: Act[] = [makeAct(maker(startMs), 'The loft and its displays', roomDrafts(startMs))]
+  for (const box of BOXES)
+    acts.push(makeAct(maker(nowMs - box.sinceDays * DAY), `${box.name}: set up`, boxDrafts(box, nowMs)))
+  for (const box of BOXES)
+    for (const event of box.events ?? [])
+      acts.push(makeAct(maker(nowMs - event.daysAgo * DAY), `${box.name}: ${event.what}`, event.drafts(box)))
+
+  const roundsMs: number[] = []
+  for (let atMs = startMs + 2 * DAY + 10 * HOUR; atMs < nowMs - 12 * HOUR; atMs += ROUND_EVERY_DAYS * DAY)
+    roundsMs.push(atMs)
+  // the last round was yesterday evening
+  roundsMs[roundsMs.length - 1] = nowMs - 16 * HOUR
+  const roomReadings = roundsMs.map(atMs => roomReading(atMs, random))
+  const bare = fold([
+    ...acts,
+    ...roomReadings.map((draft, i) => makeAct(maker(roundsMs[i]!), 'room', [draft])),
+  ])
+  const perRound: Draft[][] = roomReadings.map(draft => [draft])
+  for (const box of BOXES) {
+    const times = [
+      ...roundsMs.filter(
+        atMs => atMs > nowMs - (box.sinceDays - 1) * DAY && atMs < nowMs - (box.unreadDays ?? 0) * DAY,
+      ),
+    ]
+    if (box.readNow) times.push(nowMs - 20 * 60_000)
+    if (box.neverRead) continue
+    displayed(bare, box, times, nowMs, random).forEach((draft, i) => {
+      const round = roundsMs.indexOf(times[i]!)
+      if (round >= 0) perRound[round]!.push(draft)
+      else acts.push(makeAct(maker(times[i]!), `${box.name}: read`, [draft]))
+    })
+  }
+  perRound.forEach((drafts, i) => acts.push(makeAct(maker(roundsMs[i]!), 'Round of the shelf', drafts)))
+  return acts
+}
+
+function roomDrafts(startMs: number): Draft[] {
+  return [
+    {
+      kind: 'room.made',
+      atMs: startMs,
+      payload: {
+        roomId: ROOM,
+        name: 'Loft, boathouse',
+        climate: {
+          kind: 'own',
+          ...LOFT_CLIMATE,
+          temperatureC: [...LOFT_CLIMATE.temperatureC],
+          relativeHumidityPercent: [...LOFT_CLIMATE.relativeHumidityPercent],
+        },
+        climateKnown: 'measured',
+      },
+    },
+    {
+      kind: 'instrument.made',
+      atMs: startMs,
+      payload: {
+        instrumentId: 'round-display',
+        name: 'Small round display',
+        accuracyPercentRh: 5,
+        floorPercentRh: 10,
+        boxId: null,
+      },
+    },
+  ]
+}
+
+function boxDrafts(box: LoftBox, nowMs: number): Draft[] {
+  const atMs = nowMs - box.sinceDays * DAY
+  const usual = CONTAINERS[box.container]
+  const [widthMm, depthMm, heightMm] = box.sizeMm ?? [
+    usual.size.widthMm,
+    usual.size.depthMm,
+    usual.size.heightMm,
+  ]
+  const drafts: Draft[] = [
+    {
+      kind: 'box.made',
+      atMs,
+      payload: {
+        boxId: box.id,
+        name: box.name,
+        container: box.container,
+        widthMm,
+        depthMm,
+        heightMm,
+        sizeKnown: box.sizeMm ? 'measured' : 'assumed',
+        lid: box.lid,
+        lidKnown: box.lid === 'unknown' ? 'assumed' : 'told',
+        openingsPerMonth: box.openingsPerMonth,
+        openingsKnown: 'told',
+        roomId: ROOM,
+        board: box.board,
+        leftMm: box.leftMm,
+      },
+    },
+    {
+      kind: 'charge.made',
+      atMs,
+      payload: {
+        chargeId: `${box.id}-beads`,
+        name: `Beads in ${box.name}`,
+        desiccant: box.desiccant ?? 'silica-a',
+        dryMassG: box.beadsG,
+        massKnown: box.beadsKnown ?? 'measured',
+        holder: box.holder,
+        freshness: box.freshness,
+        freshnessKnown: box.freshness === 'unknown' ? 'assumed' : 'told',
+        boxId: box.id,
+      },
+    },
+  ]
+  box.spools.forEach((spool, i) => drafts.push(spoolDraft(box, spool, i, nowMs)))
+  return drafts
+}
+
+function spoolDraft(box: LoftBox, spool: LoftSpool, index: number, nowMs: number): Draft {
+  return {
+    kind: 'spool.made',
+    atMs: nowMs - (spool.inDaysAgo ?? box.sinceDays) * DAY,
+    payload: {
+      spoolId: `${box.id}-spool-${index + 1}`,
+      name: spool.name,
+      material: spool.material,
+      colour: spool.colour,
+      filamentG: spool.filamentG,
+      filamentKnown: 'measured',
+      emptyG: spool.cardboardG ? 30 : 215,
+      cardboardG: spool.cardboardG ?? 0,
+      rimDiameterMm: USUAL_SPOOL.rimDiameterMm,
+      widthMm: MATERIALS[spool.material].targetRhPercent <= 10 ? 60 : USUAL_SPOOL.widthMm,
+      wetness: spool.wetness,
+      wetnessKnown: 'told',
+      where: { at: 'box', boxId: box.id },
+    },
+  }
+}
+
+function roomReading(atMs: number, random: RandomSource): Draft {
+  const usual = profileAt(LOFT_CLIMATE, secondsFromMs(atMs))
+  return {
+    kind: 'reading.taken',
+    atMs,
+    payload: {
+      place: { in: 'room', roomId: ROOM },
+      instrumentId: 'round-display',
+      relativeHumidityPercent: Math.round(
+        Math.min(92, Math.max(45, usual.relativeHumidityPercent + 4 * random.normal())),
+      ),
+      temperatureC: Math.round(2 * (usual.temperatureC + 1.3 * random.normal())) / 2,
+      temperatureKnown: 'measured',
+    },
+  }
+}
+
+/** What the display showed in a box whose truth is the scenario's: offset, new error, whole per cent, floor. */
+function displayed(
+  bare: ReturnType<typeof fold>,
+  box: LoftBox,
+  timesMs: readonly number[],
+  nowMs: number,
+  random: RandomSource,
+): Draft[] {
+  const facts = boxFacts(bare, boxView(bare, box.id, nowMs)!, nowMs)!
+  const unknowns = unknownsOf(facts)
+  const usual = drawValues(facts, unknowns, new Float64Array(unknowns.length))
+  const truth = { ...usual, ...box.truth, offsetRhPercent: 1.4 * random.normal() }
+  const surroundings = drawSurroundings(facts, truth)
+  const outputS = timesMs.map(secondsFromMs)
+  const run = simulate(historyNetwork(facts, truth, surroundings), {
+    fromS: facts.fromS,
+    toS: facts.nowS,
+    outputS,
+  })
+  const point = { temperatureC: 0, vapourDensityGPerL: 0 }
+  return outputS.map((atS, i): Draft => {
+    surroundings.at(atS, point)
+    const temperatureC = Math.round(2 * (point.temperatureC + 0.3 * random.normal())) / 2
+    const shown =
+      atReadingTemperature(run.airRhPercent[i]!, point.temperatureC, temperatureC) +
+      truth.offsetRhPercent +
+      NEW_ERROR * random.normal()
+    return {
+      kind: 'reading.taken',
+      atMs: msFromSeconds(atS),
+      payload: {
+        place: { in: 'box', boxId: box.id },
+        instrumentId: 'round-display',
+        relativeHumidityPercent: Math.round(Math.min(99, Math.max(10, shown))),
+        temperatureC,
+        temperatureKnown: 'measured',
+      },
+    }
+  })
+}

@@ -1,0 +1,100 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import puppeteer, { type Browser, type Page } from 'puppeteer-core'
+import { CHROMIUM, root } from '../scripts/set-up.mjs'
+
+export interface Stage {
+  readonly address: string
+  readonly open: (hash: string, options?: OpenOptions) => Promise<Page>
+  readonly close: () => Promise<void>
+}
+export interface OpenOptions {
+  readonly width?: number
+  readonly height?: number
+  readonly dark?: boolean
+  readonly zone?: string
+  /** Part of the address before #, such as `?today=2028-02-29`. */
+  readonly search?: string
+  /** A visitor with nothing kept. */
+  readonly fresh?: boolean
+}
+
+/** The built app on its own server and a headless Chromium. */
+export async function openStage(): Promise<Stage> {
+  const { server, address } = await startServer()
+  const profile = mkdtempSync(join(tmpdir(), 'veld-e2e-'))
+  const browser: Browser = await puppeteer.launch({
+    executablePath: CHROMIUM,
+    headless: true,
+    pipe: true,
+    userDataDir: profile,
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--disable-dev-shm-usage',
+    ],
+  })
+  return {
+    address,
+    open: async (hash, options = {}) => {
+      const context = options.fresh ? await browser.createBrowserContext() : browser.defaultBrowserContext()
+      const page = await context.newPage()
+      await page.setViewport({ width: options.width ?? 1280, height: options.height ?? 800 })
+      await page.emulateMediaFeatures([
+        { name: 'prefers-color-scheme', value: options.dark ? 'dark' : 'light' },
+        { name: 'prefers-reduced-motion', value: 'reduce' },
+      ])
+      if (options.zone) await page.emulateTimezone(options.zone)
+      const problems: string[] = []
+      page.on('pageerror', error => problems.push(String(error)))
+      page.on('console', message => {
+        if (message.type() === 'error') problems.push(message.text())
+      })
+      Object.assign(page, { problems })
+      await page.goto(`${address}${options.search ?? ''}#${hash}`, { waitUntil: 'load' })
+      return page
+    },
+    close: async () => {
+      await browser.close()
+      server.kill('SIGTERM')
+      rmSync(profile, { recursive: true, force: true })
+    },
+  }
+}
+
+/** What the page complained of: errors, content-policy violations. */
+export const problemsOf = (page: Page): string[] =>
+  'problems' in page && Array.isArray(page.problems) ? page.problems.map(String) : []
+
+function startServer(): Promise<{ server: ChildProcess; address: string }> {
+  const server = spawn(process.execPath, [join(root, 'dist-server/serve.mjs')], {
+    env: { ...process.env, PORT: '0' },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  })
+  return new Promise((resolve, reject) => {
+    server.once('exit', code => reject(new Error(`The server ended with ${code}. Run npm run build first.`)))
+    server.stdout.on('data', (chunk: Buffer) => {
+      const found = /http:\/\/127\.0\.0\.1:\d+\//.exec(chunk.toString())
+      if (found) resolve({ server, address: found[0] })
+    })
+  })
+}
+
+/** Waits until the page says nothing of reckoning any more. */
+export async function settled(page: Page, timeoutMs = 90_000): Promise<void> {
+  await page.waitForFunction(
+    () =>
+      document.querySelector('[data-place]') !== null &&
+      !/reckoning …|Reckoning …|Opening the journal/.test(
+        document.body.innerText + document.body.textContent,
+      ),
+    { timeout: timeoutMs, polling: 200 },
+  )
+}

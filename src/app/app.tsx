@@ -1,0 +1,84 @@
+import { MantineProvider } from '@mantine/core'
+import { useColorScheme } from '@mantine/hooks'
+import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query'
+import { lazy, type ReactNode } from 'react'
+import { createHashRouter, RouterProvider, useRouteError } from 'react-router'
+import { readPreferences, USUAL_PREFERENCES, writePreferences, type Preferences } from '#store/preferences.ts'
+import { PreferenceContext } from '../places/journal/journal-context.tsx'
+import { JournalRoot } from './journal-root.tsx'
+import { theme } from './theme.ts'
+
+const ShelfPlace = lazy(() => import('../places/shelf/shelf-place.tsx'))
+const BoxPlace = lazy(() => import('../places/box/box-place.tsx'))
+const FirstUsePlace = lazy(() => import('../places/first-use/first-use-place.tsx'))
+
+const places = [
+  { index: true, element: <ShelfPlace /> },
+  { path: 'box/:boxId', element: <BoxPlace /> },
+  { path: 'start', element: <FirstUsePlace /> },
+]
+// the part after # keeps every address relative: the folder works from any place and sub-path
+const router = createHashRouter([
+  {
+    path: '/demo',
+    element: <JournalRoot name="demo" key="demo" />,
+    children: places,
+    errorElement: <Broken />,
+  },
+  { path: '/', element: <JournalRoot name="own" key="own" />, children: places, errorElement: <Broken /> },
+])
+const client = new QueryClient()
+
+function Broken() {
+  const error = useRouteError()
+  return (
+    <main className="page">
+      <h1 className="answer">This page could not be drawn.</h1>
+      <p className="behind">
+        {error instanceof Error ? error.message : 'Nothing is kept at this address.'} What you entered is
+        kept.
+      </p>
+      <a href="#/" className="worded">
+        To the shelf
+      </a>
+    </main>
+  )
+}
+
+export function App() {
+  return (
+    <QueryClientProvider client={client}>
+      <Preferring>
+        <RouterProvider router={router} />
+      </Preferring>
+    </QueryClientProvider>
+  )
+}
+
+/** Display preferences of this device, and the theme they choose. */
+function Preferring({ children }: { readonly children: ReactNode }) {
+  const queries = useQueryClient()
+  const key = ['preferences']
+  const { data: preferences } = useQuery({
+    queryKey: key,
+    networkMode: 'always',
+    retry: false,
+    staleTime: Infinity,
+    queryFn: readPreferences,
+  })
+  const device = useColorScheme()
+  if (!preferences) return null
+  const change = (part: Partial<Preferences>) => {
+    const next = { ...USUAL_PREFERENCES, ...preferences, ...part }
+    queries.setQueryData(key, next)
+    void writePreferences(next)
+  }
+  const scheme = preferences.theme === 'auto' ? device : preferences.theme
+  return (
+    <PreferenceContext value={{ preferences, change, dark: scheme === 'dark' }}>
+      <MantineProvider theme={theme} forceColorScheme={scheme}>
+        {children}
+      </MantineProvider>
+    </PreferenceContext>
+  )
+}

@@ -1,0 +1,45 @@
+import { useSuspenseQuery } from '@tanstack/react-query'
+import { Suspense, useMemo } from 'react'
+import { Outlet } from 'react-router'
+import { openJournal, type JournalName } from '#store/journal-store.ts'
+import { JournalContext, type JournalTools } from '../places/journal/journal-context.tsx'
+import { WhyProvider } from '../places/why/why-provider.tsx'
+import { demoMaker, deviceMaker } from './clock.ts'
+import { seedDemo } from './demo-seed.ts'
+import { sharedReckoner } from './reckoner.ts'
+import { Shell } from './shell.tsx'
+
+/** One journal and all that its places are given. */
+export function JournalRoot({ name }: { readonly name: JournalName }) {
+  const tools = useMemo(
+    (): JournalTools => ({
+      store: openJournal(name),
+      maker: name === 'demo' ? demoMaker(window.location.search) : deviceMaker(),
+      reckoner: sharedReckoner(),
+      base: name === 'demo' ? '/demo' : '',
+    }),
+    [name],
+  )
+  return (
+    <JournalContext value={tools}>
+      <WhyProvider zone={tools.maker.zone}>
+        <Shell>
+          <Suspense fallback={<p className="page behind">Opening the journal …</p>}>
+            {name === 'demo' ? <Seeded tools={tools} /> : <Outlet />}
+          </Suspense>
+        </Shell>
+      </WhyProvider>
+    </JournalContext>
+  )
+}
+
+function Seeded({ tools }: { readonly tools: JournalTools }) {
+  useSuspenseQuery({
+    queryKey: ['seed'],
+    networkMode: 'always',
+    retry: false,
+    staleTime: Infinity,
+    queryFn: () => seedDemo(tools.store, tools.maker),
+  })
+  return <Outlet />
+}

@@ -1,0 +1,204 @@
+import type { Answer, BecauseInput, Knowledge } from '../answer.ts'
+import { input } from '../answer.ts'
+import { saturationPressureWaterPa } from '../air/saturation.ts'
+import {
+  dewPointOfRhC,
+  GAS_CONSTANT_J_PER_MOL_K,
+  MOLAR_MASS_WATER_G_PER_MOL,
+  vapourDensityOfRhGPerM3,
+} from '../air/vapour.ts'
+import type { ChargeNow, Stream } from '../estimate/report.ts'
+import { FORMULAS, type FormulaId } from './catalogue.ts'
+
+/** Puts an answer together: the formula's text and source come from the catalogue. */
+export function answer(
+  quantity: string,
+  value: number,
+  unit: string,
+  knowledge: Knowledge,
+  formulaId: FormulaId,
+  inputs: readonly BecauseInput[],
+  note?: string,
+): Answer {
+  const { text, source } = FORMULAS[formulaId]
+  return {
+    quantity,
+    value,
+    unit,
+    knowledge,
+    because: { formulaId, formula: text, inputs, source, ...(note === undefined ? {} : { note }) },
+  }
+}
+
+/** A value somebody entered, or that was assumed for them. */
+export const enteredAnswer = (
+  quantity: string,
+  name: string,
+  value: number,
+  unit: string,
+  knowledge: Knowledge,
+  note?: string,
+): Answer =>
+  knowledge === 'assumed'
+    ? answer(quantity, value, unit, knowledge, 'as-assumed', [input('a', name, value, unit, knowledge)], note)
+    : answer(quantity, value, unit, knowledge, 'as-entered', [input('r', name, value, unit, knowledge)], note)
+
+export const targetAnswer = (
+  targets: readonly { name: string; rhPercent: number }[],
+  note?: string,
+): Answer =>
+  answer(
+    'target RH',
+    Math.min(...targets.map(target => target.rhPercent)),
+    '%',
+    'told',
+    'strictest',
+    targets.map((target, i) => input(`t${i + 1}`, target.name, target.rhPercent, '%', 'assumed')),
+    note,
+  )
+
+interface AirState {
+  readonly relativeHumidityPercent: number
+  readonly temperatureC: number
+  readonly knowledge: Knowledge
+}
+const airInputs = (air: AirState): BecauseInput[] => [
+  input('φ', 'relative humidity', air.relativeHumidityPercent, '%', air.knowledge),
+  input('T', 'temperature', air.temperatureC, '°C', air.knowledge),
+  input('e_s', 'saturation pressure at T', saturationPressureWaterPa(air.temperatureC), 'Pa', 'computed'),
+]
+
+export const vapourDensityAnswer = (quantity: string, air: AirState): Answer =>
+  answer(quantity, vapourDensityOfRhGPerM3(air), 'g/m³', 'computed', 'vapour-density', [
+    ...airInputs(air),
+    input('M', 'molar mass of water', MOLAR_MASS_WATER_G_PER_MOL, 'g/mol', 'computed'),
+    input('R', 'gas constant', GAS_CONSTANT_J_PER_MOL_K, 'J/(mol·K)', 'computed'),
+  ])
+
+export const dewPointAnswer = (quantity: string, air: AirState): Answer =>
+  answer(quantity, dewPointOfRhC(air), '°C', 'computed', 'dew-point', airInputs(air))
+
+export const differenceAnswer = (
+  quantity: string,
+  unit: string,
+  a: readonly [string, number],
+  b: readonly [string, number],
+): Answer =>
+  answer(quantity, a[1] - b[1], unit, 'computed', 'difference', [
+    input('a', a[0], a[1], unit, 'computed'),
+    input('b', b[0], b[1], unit, 'computed'),
+  ])
+
+export const totalAnswer = (
+  quantity: string,
+  unit: string,
+  parts: readonly (readonly [string, number])[],
+): Answer =>
+  answer(
+    quantity,
+    parts.reduce((sum, [, value]) => sum + value, 0),
+    unit,
+    'computed',
+    'total',
+    parts.map(([name, value], i) => input(`s${i + 1}`, name, value, unit, 'computed')),
+  )
+
+/** mg of water a day along one path; reckoned, so drawn as assumed where its conductance is. */
+export const streamAnswer = (name: string, stream: Stream, knowledge: Knowledge): Answer =>
+  answer(`water by ${name}`, stream.mgPerDay, 'mg/day', knowledge, 'stream', [
+    input('G', 'conductance, as the readings leave it', stream.conductanceLPerH, 'L/h', 'computed'),
+    input('c_from', 'vapour density where it comes from', stream.fromGPerM3, 'g/m³', 'computed'),
+    input('c_to', 'vapour density where it goes', stream.toGPerM3, 'g/m³', 'computed'),
+  ])
+
+const heldInputs = (charge: ChargeNow, loadingGPerG: number, loadingName: string): BecauseInput[] => [
+  input('q', loadingName, loadingGPerG, 'g/g', 'computed'),
+  input('m', 'beads, dry', charge.dryMassG, 'g', 'told'),
+  input('k', 'what these beads hold against the catalogue', charge.capacityFactor, '', 'computed'),
+]
+export const heldAnswer = (charge: ChargeNow): Answer =>
+  answer(
+    'water in the beads',
+    charge.waterG,
+    'g',
+    'computed',
+    'water-held',
+    heldInputs(charge, charge.loadingGPerG, 'loading now'),
+    `likely ${charge.spread.low.toFixed(1)}–${charge.spread.high.toFixed(1)} g`,
+  )
+export const notchAnswer = (charge: ChargeNow): Answer =>
+  answer(
+    'water at which the target is lost',
+    charge.notchG ?? 0,
+    'g',
+    'computed',
+    'water-held',
+    heldInputs(charge, charge.notchLoadingGPerG ?? 0, 'loading at which the air stands at the target'),
+  )
+export const freshAnswer = (charge: ChargeNow): Answer =>
+  answer(
+    'water after the usual heating',
+    charge.freshG,
+    'g',
+    'computed',
+    'water-held',
+    heldInputs(
+      charge,
+      charge.freshG / (charge.dryMassG * charge.capacityFactor),
+      'loading after 115 °C in this room',
+    ),
+  )
+
+/** A date at which a share of the draws has left the target. */
+export const dateAnswer = (
+  quantity: string,
+  share: number,
+  dates: readonly { share: number; atS: number }[],
+  draws: number,
+): Answer =>
+  answer(
+    quantity,
+    dates.find(date => date.share >= share - 1e-9)?.atS ?? Number.NaN,
+    'date',
+    'computed',
+    'weighted-date',
+    [
+      input('p', 'share wanted', share, '', 'computed'),
+      ...dates.map(date =>
+        input(
+          `d${Math.round(date.share * 1000) / 10}`,
+          `left the target in ${Math.round(date.share * 1000) / 10} % of the draws by`,
+          date.atS,
+          'date',
+          'computed',
+        ),
+      ),
+    ],
+    `${draws} draws from what was told, each through the network from the first entry, weighted by how well it meets every reading and weighing.`,
+  )
+
+/** The value a share of a list does not exceed; the list is shown. */
+export const shareAnswer = (
+  quantity: string,
+  unit: string,
+  share: number,
+  sorted: readonly number[],
+  each: string,
+): Answer =>
+  answer(
+    quantity,
+    sorted[Math.max(0, Math.ceil(share * sorted.length - 1e-9) - 1)] ?? Number.NaN,
+    unit,
+    'computed',
+    'weighted-share',
+    [
+      input('p', 'share wanted', share, '', 'computed'),
+      ...sorted.map((value, i) => input(`v${i + 1}`, each, value, unit, 'computed')),
+    ],
+  )
+
+export const daysSinceAnswer = (quantity: string, fromS: number, toS: number): Answer =>
+  answer(quantity, Math.floor((toS - fromS) / 86_400), 'days', 'computed', 'days-since', [
+    input('a', 'then', fromS, 'date', 'told'),
+    input('b', 'now', toS, 'date', 'computed'),
+  ])

@@ -1,0 +1,52 @@
+/** Every formula that puts a number on the screen: its id, how it reads, where it comes from. */
+export const FORMULAS = {
+  'as-entered': { text: 'x = r, as entered', source: "the person's own entry" },
+  'as-assumed': { text: 'x = a, assumed until told', source: 'common practice; replace it with your own' },
+  strictest: { text: 'x = the least of t1, t2, …', source: 'material catalogue, typical values from memory' },
+  'vapour-density': {
+    text: 'c = φ/100 · e_s · M / (R · T in kelvin)',
+    source: 'ideal gas; e_s: Wagner & Pruß 1993, IAPWS SR1-86(1992)',
+  },
+  'dew-point': {
+    text: 'e_s(T_d) = φ/100 · e_s(T)',
+    source: 'IAPWS SR1-86(1992), inverted; over water also below 0 °C',
+  },
+  difference: { text: 'x = a − b', source: 'arithmetic' },
+  total: { text: 'x = s1 + s2 + …', source: 'arithmetic' },
+  'days-since': { text: 'n = whole days from a to b', source: 'arithmetic' },
+  stream: {
+    text: 'm = G · (c_from − c_to) · 24',
+    source: 'conductance picture of moisture transport; G from practice and the readings',
+  },
+  'water-held': {
+    text: 'w = q · m · k',
+    source: 'Tóth isotherm, Ng et al. 2001 (from memory), fitted to the readings',
+  },
+  'weighted-date': {
+    text: 'the first date by which at least p of the draws have left the target',
+    source: 'adaptive importance sampling over the moisture network',
+  },
+  'weighted-share': {
+    text: 'the least value that p of the draws do not exceed',
+    source: 'adaptive importance sampling over the moisture network',
+  },
+  'spool-moisture': { text: 'w = 100 · m_water / m_dry', source: 'moisture network, fitted to the readings' },
+  sorption: {
+    text: 'w = A·a / (1 − K·a²)',
+    source: 'Guggenheim–Anderson–de Boer with C = 2; material values typical, from memory',
+  },
+  'constant-loading': {
+    text: 'φ2 = φ1 · (e1 · K1) / (e2 · K2)',
+    source: 'Tóth isotherm, Ng et al. 2001 (from memory): the loading stays, K·p stays',
+  },
+  'charge-gain': {
+    text: 'g = 1000 · (q2 − q1) · m · k',
+    source: 'Tóth isotherm, Ng et al. 2001 (from memory), at both readings',
+  },
+  'steady-floor': {
+    text: 'φ = φ_c + (φ_r − φ_c) · G_l / (G_l + G_h)',
+    source: 'steady flow, leak against holder; derived',
+  },
+  volume: { text: 'V = w·d·h · f · (1 + 4·((1 + b)/2)² + b²)/6 / 10⁶', source: 'prismatoid with taper' },
+} as const
+export type FormulaId = keyof typeof FORMULAS

@@ -1,0 +1,112 @@
+import type { Answer } from '../answer.ts'
+import { input } from '../answer.ts'
+import { saturationPressureWaterPa } from '../air/saturation.ts'
+import { vapourPressureOfRhPa } from '../air/vapour.ts'
+import { rhAtConstantLoadingPercent } from '../desiccant/constant-loading.ts'
+import { henryConstantPerPa, silicaLoadingGPerG, type TothConstants } from '../desiccant/silica-gel.ts'
+import { answer } from './answers.ts'
+
+interface Reading {
+  readonly relativeHumidityPercent: number
+  readonly temperatureC: number
+}
+
+/** A change between two readings, split in two. */
+export interface ChangeSplit {
+  /** Where the first reading stands at the second's temperature with the same water. */
+  readonly betweenRhPercent: Answer
+  readonly byTemperaturePercent: Answer
+  readonly byWaterPercent: Answer
+  /** Water gained (negative: lost) by the beads, mg. */
+  readonly gainedMg: Answer
+}
+
+/** Splits a change of reading into what temperature explains at constant loading and what water does. */
+export function splitChange(
+  gel: TothConstants,
+  then: Reading,
+  now: Reading,
+  charge: { dryMassG: number; capacityFactor: number },
+): ChangeSplit {
+  const between = rhAtConstantLoadingPercent(gel, {
+    relativeHumidityPercent: then.relativeHumidityPercent,
+    fromTemperatureC: then.temperatureC,
+    toTemperatureC: now.temperatureC,
+  })
+  const loading = (reading: Reading) =>
+    silicaLoadingGPerG(gel, {
+      vapourPressurePa: vapourPressureOfRhPa(reading),
+      temperatureC: reading.temperatureC,
+    })
+  const [q1, q2] = [loading(then), loading(now)]
+  const percent = (symbol: string, name: string, value: number) => input(symbol, name, value, '%', 'measured')
+  return {
+    betweenRhPercent: answer(
+      'reading at the new temperature, same water',
+      between,
+      '%',
+      'computed',
+      'constant-loading',
+      [
+        percent('φ1', 'reading then', then.relativeHumidityPercent),
+        input(
+          'e1',
+          'saturation pressure then',
+          saturationPressureWaterPa(then.temperatureC),
+          'Pa',
+          'computed',
+        ),
+        input(
+          'K1',
+          "isotherm's constant then",
+          henryConstantPerPa(gel, then.temperatureC) * 1000,
+          '1/kPa',
+          'computed',
+        ),
+        input('e2', 'saturation pressure now', saturationPressureWaterPa(now.temperatureC), 'Pa', 'computed'),
+        input(
+          'K2',
+          "isotherm's constant now",
+          henryConstantPerPa(gel, now.temperatureC) * 1000,
+          '1/kPa',
+          'computed',
+        ),
+      ],
+    ),
+    byTemperaturePercent: answer(
+      'change by temperature',
+      between - then.relativeHumidityPercent,
+      '%',
+      'computed',
+      'difference',
+      [
+        input('a', 'at the new temperature with the same water', between, '%', 'computed'),
+        percent('b', 'reading then', then.relativeHumidityPercent),
+      ],
+    ),
+    byWaterPercent: answer(
+      'change by water',
+      now.relativeHumidityPercent - between,
+      '%',
+      'computed',
+      'difference',
+      [
+        percent('a', 'reading now', now.relativeHumidityPercent),
+        input('b', 'at the new temperature with the same water', between, '%', 'computed'),
+      ],
+    ),
+    gainedMg: answer(
+      'water gained by the beads',
+      1000 * (q2 - q1) * charge.dryMassG * charge.capacityFactor,
+      'mg',
+      'computed',
+      'charge-gain',
+      [
+        input('q1', 'loading at the reading then', q1, 'g/g', 'computed'),
+        input('q2', 'loading at the reading now', q2, 'g/g', 'computed'),
+        input('m', 'beads, dry', charge.dryMassG, 'g', 'told'),
+        input('k', 'what these beads hold against the catalogue', charge.capacityFactor, '', 'computed'),
+      ],
+    ),
+  }
+}

@@ -1,0 +1,29 @@
+/** A sixth of an em: keeps a unit by its number. */
+export const THIN = '\u2006'
+
+const whole = new Intl.NumberFormat('en-GB', { maximumFractionDigits: 0 })
+const oneDigit = new Intl.NumberFormat('en-GB', { minimumFractionDigits: 1, maximumFractionDigits: 1 })
+const twoDigits = new Intl.NumberFormat('en-GB', { minimumFractionDigits: 2, maximumFractionDigits: 2 })
+
+const minus = (text: string): string => text.replace('-', '−')
+export const inWhole = (value: number): string => minus(whole.format(Math.abs(value) < 0.5 ? 0 : value))
+export const inTenths = (value: number): string => minus(oneDigit.format(Math.abs(value) < 0.05 ? 0 : value))
+export const inHundredths = (value: number): string => minus(twoDigits.format(value))
+
+/** Signed, for changes. */
+export const signed = (text: string): string =>
+  text.startsWith('−') || /^0([.,]0+)?$/.test(text) ? text : `+${text}`
+
+/** Digits enough to work a value out again by hand. */
+export function inFull(value: number): string {
+  if (value === 0) return '0'
+  const size = Math.abs(value)
+  if (size >= 1e5 || size < 1e-3) return minus(value.toExponential(4))
+  return minus(String(Number(value.toPrecision(6))))
+}
+
+/** Grams as a person weighs them: tens above a hundred, fives above twenty. */
+export function roundedGrams(grams: number): number {
+  const step = grams >= 100 ? 10 : grams >= 20 ? 5 : 1
+  return Math.ceil(grams / step) * step
+}

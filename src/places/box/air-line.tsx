@@ -1,0 +1,103 @@
+import { dewPointAnswer, enteredAnswer, targetAnswer, vapourDensityAnswer } from '#core/answers/answers.ts'
+import type { BoxReport } from '#core/estimate/report.ts'
+import { MATERIALS } from '#core/filament/catalogue.ts'
+import { heldAtTarget } from '#core/filament/held-at-target.ts'
+import { inScale } from '#core/reading/scale-slip.ts'
+import { roomAirAt } from '#records/box-facts.ts'
+import type { BoxView } from '#records/box-view.ts'
+import type { State } from '#records/state.ts'
+import { agoText } from '#draw/dates.ts'
+import { Figure } from '#draw/figure.tsx'
+import { inTenths, inWhole, THIN } from '#draw/format.ts'
+import { markColour, StateMark } from '#draw/state-mark.tsx'
+import { usePreferences } from '../journal/journal-context.tsx'
+
+/** The reading against the strictest material, and the box's air against the room's. */
+export function AirLine({
+  view,
+  state,
+  nowMs,
+  zone,
+  report,
+}: {
+  readonly view: BoxView
+  readonly state: State
+  readonly nowMs: number
+  readonly zone: string
+  readonly report: BoxReport | undefined
+}) {
+  const { temperatureScale: scale } = usePreferences().preferences
+  const { last, target } = view
+  const room = state.rooms.get(view.box.roomId)
+  if (!last || !target || !room)
+    return <p className="aside">No reading yet: log one, and this box can be judged.</p>
+  const box = { ...last, knowledge: 'measured' as const }
+  const roomAir = roomAirAt(state, room, last.atMs)
+  const outside = { ...roomAir, knowledge: roomAir.measured ? ('measured' as const) : ('assumed' as const) }
+  const degrees = (celsius: number) => `${inTenths(inScale(celsius, scale))}${THIN}°${scale}`
+  const inside = vapourDensityAnswer('vapour density in the box', box)
+  const around = vapourDensityAnswer('vapour density in the room', outside)
+  const held = heldAtTarget(MATERIALS[target.spool.material])
+  return (
+    <p className="air-line">
+      {last.word && (
+        <>
+          <StateMark word={last.word} />{' '}
+        </>
+      )}
+      <Figure
+        answer={enteredAnswer(
+          'reading',
+          'hygrometer reading',
+          last.relativeHumidityPercent,
+          '%',
+          'measured',
+          `±${view.hygrometer.accuracyPercentRh} %`,
+        )}
+        className="strong"
+      >
+        {inWhole(last.relativeHumidityPercent)}
+        {THIN}%
+      </Figure>{' '}
+      of{' '}
+      <Figure
+        answer={targetAnswer(
+          target.all.map(item => ({ name: item.spool.name, rhPercent: item.rhPercent })),
+          `At it ${target.spool.material} ends at ${held.moisturePercent.toFixed(2)} wt %: ${held.word}. ${held.cleanHoldingRhPercent.toFixed(1)} % RH would keep it clean.`,
+        )}
+      >
+        {inWhole(target.rhPercent)}
+        {THIN}%
+      </Figure>{' '}
+      for {target.spool.name}:{' '}
+      <strong style={{ color: markColour(last.word ?? 'not known') }}>{last.word}</strong>, read{' '}
+      {agoText(last.atMs, nowMs, zone)}
+      {report && last.settled && (
+        <span className="aside">
+          {' '}
+          (now reckoned {inWhole(report.expectedRhPercent.low)}–{inWhole(report.expectedRhPercent.high)}
+          {THIN}%)
+        </span>
+      )}
+      . Inside{' '}
+      <Figure answer={inside}>
+        {inTenths(inside.value)}
+        {THIN}g/m³
+      </Figure>
+      , dew point{' '}
+      <Figure answer={dewPointAnswer('dew point in the box', box)}>
+        {degrees(dewPointAnswer('', box).value)}
+      </Figure>
+      ; room{' '}
+      <Figure answer={around}>
+        {inTenths(around.value)}
+        {THIN}g/m³
+      </Figure>
+      , dew point{' '}
+      <Figure answer={dewPointAnswer('dew point in the room', outside)}>
+        {degrees(dewPointAnswer('', outside).value)}
+      </Figure>
+      : water moves {around.value > inside.value ? 'in' : 'out'}.
+    </p>
+  )
+}

@@ -1,0 +1,106 @@
+import { CONTAINERS, LIDS } from '#core/container/container.ts'
+import { DESICCANTS } from '#core/desiccant/catalogue.ts'
+import { enteredAnswer } from '#core/answers/answers.ts'
+import { volumeAnswer } from '#core/answers/box-answers.ts'
+import type { BoxReport } from '#core/estimate/report.ts'
+import type { BoxView } from '#records/box-view.ts'
+import { BoxDrawing } from '#draw/box-drawing.tsx'
+import { Approx, Figure, FigureInk } from '#draw/figure.tsx'
+import { HatchDefs } from '#draw/hatch.tsx'
+import { inWhole, THIN } from '#draw/format.ts'
+import { usePreferences } from '../journal/journal-context.tsx'
+import { vesselOf } from '../shelf/vessel-of.ts'
+
+const MOST = { width: 348, height: 184 }
+
+/** The box from its own millimetres, with its two measures; pencil until they are told. */
+export function BoxFigure({
+  view,
+  report,
+}: {
+  readonly view: BoxView
+  readonly report: BoxReport | undefined
+}) {
+  const { dark } = usePreferences()
+  const { box } = view
+  const scale = Math.min(0.62, MOST.width / box.widthMm, MOST.height / box.heightMm)
+  const [width, height] = [box.widthMm * scale, box.heightMm * scale]
+  const x = Math.max(10, (MOST.width - width) / 2)
+  const y = height + 32
+  const container = CONTAINERS[box.container]
+  const tick = box.sizeKnown === 'measured'
+  const pencil = box.sizeKnown === 'assumed'
+  const volume = volumeAnswer(container, box, box.sizeKnown === 'measured' ? 'computed' : box.sizeKnown)
+  const charge = view.charges[0]
+  const measure = (quantity: string, value: number) =>
+    enteredAnswer(quantity, quantity, value, 'mm', box.sizeKnown)
+  return (
+    <section>
+      <h2 className="section">The box</h2>
+      <svg
+        className="drawing"
+        width={MOST.width + 60}
+        height={y + 30}
+        role="group"
+        aria-label={`${box.name}, drawn to scale`}
+        data-width-mm={box.widthMm}
+        data-scale={scale}
+      >
+        <HatchDefs spools={view.spools} dark={dark} />
+        <BoxDrawing
+          box={{ ...box, sizePencil: pencil }}
+          spools={view.spools}
+          vessel={vesselOf(view, report)}
+          scale={scale}
+          x={x}
+          y={y}
+        />
+        <path
+          d={`M${x} ${y + 9}v8M${x + width} ${y + 9}v8M${x} ${y + 13}H${x + width}M${x + width + 16} ${y - height}h8M${x + width + 16} ${y}h8M${x + width + 20} ${y - height}V${y}`}
+          className="axis"
+        />
+        <FigureInk answer={measure('inside width', box.widthMm)}>
+          <text
+            x={x + width / 2}
+            y={y + 18}
+            textAnchor="middle"
+            className={`halo-wide ${pencil ? 'ink-aside' : ''}`}
+          >
+            {inWhole(box.widthMm)} mm{tick ? '  ' : ''}
+          </text>
+          {tick && <path d={`M${x + width / 2 + 29} ${y + 10}l2.2 2.4 4 -5.4`} className="ink-tick" />}
+        </FigureInk>
+        <FigureInk answer={measure('inside height', box.heightMm)}>
+          <text
+            x={x + width + 24}
+            y={y - height / 2 + 5}
+            className={`halo-wide ${pencil ? 'ink-aside' : ''}`}
+          >
+            {inWhole(box.heightMm)}
+          </text>
+          {tick && (
+            <path d={`M${x + width + 52} ${y - height / 2 - 3}l2.2 2.4 4 -5.4`} className="ink-tick" />
+          )}
+        </FigureInk>
+      </svg>
+      <p className="caption">
+        <Figure answer={volume}>
+          {inWhole(volume.value)}
+          {THIN}L
+        </Figure>{' '}
+        {container.name},{' '}
+        <span className={box.lidKnown === 'assumed' ? 'aside' : undefined}>{LIDS[box.lid].name}</span>
+        {charge && (
+          <>
+            {' · '}
+            <span className={charge.massKnown === 'assumed' ? 'aside' : undefined}>
+              {charge.massKnown === 'assumed' && <Approx />}
+              {inWhole(charge.dryMassG)}
+              {THIN}g {DESICCANTS[charge.desiccant].name}
+            </span>
+          </>
+        )}
+      </p>
+    </section>
+  )
+}

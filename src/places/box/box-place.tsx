@@ -1,0 +1,132 @@
+import { useElementSize, useHotkeys } from '@mantine/hooks'
+import { lazy, Suspense, useMemo, useState } from 'react'
+import { Link, useParams } from 'react-router'
+import { msFromSeconds } from '#units/time.ts'
+import { shortDayText } from '#draw/dates.ts'
+import { inWhole } from '#draw/format.ts'
+import { judge } from '../journal/judgement.ts'
+import { useJournalTools, usePreferences } from '../journal/journal-context.tsx'
+import { knownBox, useGrams, useJournal, useReport, type KnownBox } from '../journal/queries.ts'
+import { LogReading } from '../log-reading/log-reading.tsx'
+import { AirLine } from './air-line.tsx'
+import { AnswerLine, behindAnswer } from './answer-line.tsx'
+import { BoxFigure } from './box-figure.tsx'
+import { ChangeArrows } from './change-arrows.tsx'
+import { FactWorthMost } from './fact-worth-most.tsx'
+import { GramsLine } from './grams-line.tsx'
+import { historyData } from './history-data.ts'
+import { SpoolRow } from './spool-row.tsx'
+import { WaterLedger } from './water-ledger.tsx'
+import { WeighBeads } from './weigh-beads.tsx'
+
+const HistoryChart = lazy(() => import('./history-chart.tsx'))
+
+/** What is going on in there? */
+export default function BoxPlace() {
+  const journal = useJournal()
+  const { base } = useJournalTools()
+  const { boxId = '' } = useParams()
+  const known = knownBox(journal, boxId)
+  if (!known)
+    return (
+      <main className="page" data-place="box">
+        <h1 className="answer">No such box</h1>
+        <p className="behind">
+          It may have been taken back, or the address is from another journal.{' '}
+          <Link to={`${base}/`}>To the shelf</Link>
+        </p>
+      </main>
+    )
+  return <BoxPage known={known} key={boxId} />
+}
+
+function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
+  const { state, nowMs } = useJournal()
+  const { maker, base } = useJournalTools()
+  const { dark } = usePreferences()
+  const [doing, setDoing] = useState<'reading' | 'weighing' | null>(null)
+  useHotkeys([['l', () => setDoing('reading')]])
+  const { data: report, error } = useReport(view.box.boxId, facts)
+  const grams = useGrams(view.box.boxId, report ? facts : null)
+  const { ref, width } = useElementSize()
+  const { zone } = maker
+  const judgement = judge(view, report, nowMs)
+  const history = useMemo(() => historyData(view, report, nowMs, zone), [view, report, nowMs, zone])
+  const contradiction = report?.contradiction
+  return (
+    <main className="page" data-place="box">
+      <div className="answer-row">
+        <div>
+          <p className="where">
+            <Link to={`${base}/`} className="back">
+              Shelf
+            </Link>{' '}
+            <span className="box-name">{view.box.name}</span>
+          </p>
+          <h1 className="answer" aria-live="polite">
+            <AnswerLine view={view} report={report} judgement={judgement} nowMs={nowMs} zone={zone} />
+          </h1>
+          <p className="behind">{behindAnswer({ view, report, judgement, nowMs })}</p>
+        </div>
+        <div className="acts">
+          {view.charges[0] && (
+            <button type="button" className="worded" onClick={() => setDoing('weighing')}>
+              Weigh the beads
+            </button>
+          )}
+          <button type="button" className="filled" onClick={() => setDoing('reading')}>
+            Log a reading <kbd>L</kbd>
+          </button>
+        </div>
+      </div>
+      {error && (
+        <p className="notice">
+          This box could not be reckoned: {error.message} Its readings are kept; reload to try again.
+        </p>
+      )}
+      {contradiction && (
+        <p className="notice" role="alert">
+          The readings contradict what I was told.{' '}
+          {contradiction.worst.kind === 'reading' ? 'The display showed' : 'The scale found'}{' '}
+          {inWhole(contradiction.worst.seen)} {contradiction.worst.kind === 'reading' ? '%' : 'g'} on{' '}
+          {shortDayText(msFromSeconds(contradiction.worst.atS), nowMs, zone)} where{' '}
+          {inWhole(contradiction.worst.expected)} is the nearest I can explain; look first at{' '}
+          {contradiction.strained}.
+        </p>
+      )}
+      <AirLine view={view} state={state} nowMs={nowMs} zone={zone} report={report} />
+      {report && <FactWorthMost view={view} report={report} />}
+      <div className="three">
+        <BoxFigure view={view} report={report} />
+        {report ? (
+          <WaterLedger view={view} report={report} nowMs={nowMs} zone={zone} />
+        ) : (
+          <p className="aside">
+            {facts && facts.charges.length > 0
+              ? 'reckoning …'
+              : 'No beads are told: nothing can be reckoned.'}
+          </p>
+        )}
+        <ChangeArrows view={view} report={report} nowMs={nowMs} zone={zone} />
+      </div>
+      <GramsLine view={view} wanted={grams.data} failed={grams.isError} />
+      <section ref={ref} className="history">
+        <h2 className="section">How it went, and how it may go, % RH</h2>
+        <Suspense
+          fallback={
+            <p className="aside" style={{ height: 158 }}>
+              Drawing …
+            </p>
+          }
+        >
+          {width > 0 && <HistoryChart key={String(dark)} data={history} width={width} height={158} />}
+        </Suspense>
+      </section>
+      {report && <SpoolRow view={view} report={report} />}
+      {doing === 'reading' && <LogReading close={() => setDoing(null)} place={`box:${view.box.boxId}`} />}
+      {doing === 'weighing' && view.charges[0] && (
+        <WeighBeads charge={view.charges[0]} close={() => setDoing(null)} />
+      )}
+    </main>
+  )
+}

@@ -1,0 +1,47 @@
+import { useState } from 'react'
+import type { BoxReport } from '#core/estimate/report.ts'
+import { msFromSeconds } from '#units/time.ts'
+import type { BoxView } from '#records/box-view.ts'
+import { lengthText } from '#draw/dates.ts'
+import { TellForm, tellable } from './tell-form.tsx'
+
+/** A fact is worth asking for when it takes at least this share of the width away. */
+const WORTH_ASKING = 0.15
+
+/** One line: the one thing that would narrow the answer most. One at a time, and it may be passed over. */
+export function FactWorthMost({ view, report }: { readonly view: BoxView; readonly report: BoxReport }) {
+  const [skipped, setSkipped] = useState<readonly string[]>([])
+  const [telling, setTelling] = useState<string | null>(null)
+  const leaves = report.leaves?.spread
+  if (!leaves) return null
+  const width = leaves.high - leaves.low
+  const fact = report.worth.find(
+    item =>
+      !skipped.includes(item.id) &&
+      tellable(view, item.id) &&
+      item.spread.high - item.spread.low < width * (1 - WORTH_ASKING),
+  )
+  if (!fact) return null
+  const span = (low: number, high: number) => {
+    const [a, b] = [
+      lengthText(Math.max(0, msFromSeconds(low - report.nowS))),
+      lengthText(msFromSeconds(high - report.nowS)),
+    ]
+    return a === b ? a : `${a}–${b}`
+  }
+  return (
+    <div className="fact" data-fact={fact.id}>
+      <p>
+        Tell me {fact.ask}: narrows <span className="aside">{span(leaves.low, leaves.high)}</span> to{' '}
+        {span(fact.spread.low, fact.spread.high)}.
+      </p>
+      <button type="button" className="worded" onClick={() => setTelling(fact.id)}>
+        Tell
+      </button>
+      <button type="button" className="worded" onClick={() => setSkipped([...skipped, fact.id])}>
+        Skip
+      </button>
+      {telling && <TellForm view={view} unknown={telling} close={() => setTelling(null)} />}
+    </div>
+  )
+}

@@ -1,0 +1,95 @@
+import type { GramsWanted } from '#core/estimate/grams-wanted.ts'
+import { enteredAnswer, shareAnswer } from '#core/answers/answers.ts'
+import type { BoxView } from '#records/box-view.ts'
+import { Figure } from '#draw/figure.tsx'
+import { inWhole, roundedGrams, THIN } from '#draw/format.ts'
+
+/** How many beads, freshly heated and put in now, would last; and what else would do instead. */
+export function GramsLine({
+  view,
+  wanted,
+  failed,
+}: {
+  readonly view: BoxView
+  readonly wanted: readonly GramsWanted[] | undefined
+  readonly failed: boolean
+}) {
+  const charge = view.charges[0]
+  if (!charge) return null
+  const inIt = (
+    <>
+      <Figure answer={enteredAnswer('beads in it', 'beads, dry', charge.dryMassG, 'g', charge.massKnown)}>
+        {inWhole(charge.dryMassG)}
+        {THIN}g
+      </Figure>{' '}
+      {charge.massKnown === 'assumed' ? 'assumed in it' : 'are in it'}.{' '}
+    </>
+  )
+  return (
+    <section className="grams" aria-live="polite">
+      <h2 className="section">Grams wanted</h2>
+      <p>
+        {inIt}
+        {failed && <span className="aside">The sizes could not be reckoned.</span>}
+        {!failed && !wanted && <span className="aside">Sizing …</span>}
+        {wanted && <Sizes wanted={wanted} inItG={charge.dryMassG} />}
+      </p>
+    </section>
+  )
+}
+
+function Sizes({ wanted, inItG }: { readonly wanted: readonly GramsWanted[]; readonly inItG: number }) {
+  const plain = wanted.filter(item => item.remedy === 'as it is')
+  const eight = plain.find(item => item.weeks === 8)
+  // another way is worth naming where it makes a clear difference
+  const other = wanted
+    .filter(
+      item =>
+        item.remedy !== 'as it is' &&
+        item.weeks === 8 &&
+        item.grams !== null &&
+        item.grams < (eight?.grams ?? Infinity) * 0.75,
+    )
+    .sort((a, b) => a.grams! - b.grams!)[0]
+  const reach = plain.filter(item => item.grams !== null)
+  const largest = reach.at(-1)
+  return (
+    <>
+      {reach.length === 0 && <>No amount of beads that fits holds it for four weeks. </>}
+      {reach.length > 0 && (
+        <>
+          Freshly heated,{' '}
+          {reach.map((item, i) => (
+            <span key={item.weeks}>
+              {i > 0 && (i === reach.length - 1 ? ' and ' : ', ')}
+              <GramsFigure item={item} /> would hold {item.weeks} weeks
+            </span>
+          ))}
+          {largest && largest.grams! < inItG && largest.weeks === 16 ? ': what is in it is plenty. ' : '. '}
+        </>
+      )}
+      {other && (
+        <>
+          Or {other.remedy === 'a better seal' ? 'give it clips and rubber' : 'dry the damp spools first'},
+          and <GramsFigure item={other} /> hold 8 weeks.
+        </>
+      )}
+    </>
+  )
+}
+
+const GramsFigure = ({ item }: { readonly item: GramsWanted }) => (
+  <Figure
+    answer={shareAnswer(
+      `grams for ${item.weeks} weeks, ${item.remedy}`,
+      'g',
+      0.9,
+      item.perDraw,
+      'least grams in one draw',
+    )}
+    className="strong"
+  >
+    {inWhole(roundedGrams(item.grams!))}
+    {THIN}g
+  </Figure>
+)

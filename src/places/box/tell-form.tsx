@@ -1,0 +1,149 @@
+import { Modal, NativeSelect, TextInput } from '@mantine/core'
+import { useState, type FormEvent } from 'react'
+import * as v from 'valibot'
+import { LIDS, type LidKind } from '#core/container/container.ts'
+import type { Draft } from '#records/act.ts'
+import type { BoxView } from '#records/box-view.ts'
+import { beadsField } from '#records/fields.ts'
+import { FRESHNESS, type Freshness } from '#records/kinds/charge.ts'
+import { WETNESS, type Wetness } from '#records/kinds/spool.ts'
+import { useWriteAct } from '../journal/queries.ts'
+import { LogReading } from '../log-reading/log-reading.tsx'
+import { parseDecimal } from '../log-reading/decimal.ts'
+
+export const FRESHNESS_WORDS: Readonly<Record<Freshness, string>> = {
+  new: 'new from the tin',
+  heated: 'heated lately',
+  'colour changed': 'their colour has changed',
+  'in the air': 'long in the air',
+  unknown: 'don’t know',
+}
+export const WETNESS_WORDS: Readonly<Record<Wetness, string>> = {
+  'dried today': 'dried the day they went in',
+  'sealed bag': 'from a sealed bag',
+  'weeks in the room': 'opened, weeks in the room',
+  unknown: 'don’t know',
+}
+
+/** Facts that are still assumed, so that telling them changes something. */
+export function tellable(view: BoxView, unknown: string): boolean {
+  const charge = view.charges[0]
+  if (unknown === 'leak') return view.box.lidKnown === 'assumed'
+  if (unknown === 'mass') return charge?.massKnown === 'assumed'
+  if (unknown === 'freshness') return charge?.freshnessKnown === 'assumed'
+  if (unknown === 'room') return true
+  return unknown.startsWith('wet:') && view.spools.some(spool => spool.wetnessKnown === 'assumed')
+}
+
+/** Asks for one fact, in plain answers. */
+export function TellForm({
+  view,
+  unknown,
+  close,
+}: {
+  readonly view: BoxView
+  readonly unknown: string
+  readonly close: () => void
+}) {
+  const write = useWriteAct()
+  const [value, setValue] = useState('')
+  const [error, setError] = useState<string | null>(null)
+  if (unknown === 'room') return <LogReading close={close} place={`room:${view.box.roomId}`} />
+  const charge = view.charges[0]!
+  const isMass = unknown === 'mass'
+  const choices: Record<string, string> =
+    unknown === 'leak'
+      ? Object.fromEntries(
+          Object.values(LIDS)
+            .filter(lid => lid.kind !== 'unknown')
+            .map(lid => [lid.kind, lid.name]),
+        )
+      : unknown === 'freshness'
+        ? pick(FRESHNESS_WORDS, FRESHNESS)
+        : pick(WETNESS_WORDS, WETNESS)
+  const submit = (event: FormEvent) => {
+    event.preventDefault()
+    const grams = parseDecimal(value)
+    if (isMass && !v.is(beadsField, grams))
+      return setError('Beads weigh from 1 to 5000 g: type the grams on the packet, or weigh them.')
+    const chosen = value || Object.keys(choices)[0]!
+    write.mutate(
+      { what: `${view.box.name}: told`, drafts: draftsFor(view, unknown, chosen, grams) },
+      { onSuccess: close },
+    )
+  }
+  return (
+    <Modal
+      opened
+      onClose={close}
+      title={
+        isMass
+          ? 'How many beads?'
+          : unknown === 'leak'
+            ? 'Which lid?'
+            : unknown === 'freshness'
+              ? 'How fresh were they?'
+              : 'How dry were they?'
+      }
+      centered
+      closeButtonProps={{ 'aria-label': 'Close' }}
+    >
+      <form onSubmit={submit} noValidate className="form">
+        {isMass ? (
+          <TextInput
+            label="Beads, g"
+            description={`${charge.name}; packets times the grams printed on them, or 180 g a mug of 250 mL`}
+            inputMode="decimal"
+            data-autofocus
+            value={value}
+            error={error}
+            onChange={event => setValue(event.currentTarget.value)}
+          />
+        ) : (
+          <NativeSelect
+            label={view.box.name}
+            data={Object.entries(choices).map(([key, label]) => ({ value: key, label }))}
+            value={value || Object.keys(choices)[0]!}
+            onChange={event => setValue(event.currentTarget.value)}
+            data-autofocus
+          />
+        )}
+        {write.isError && (
+          <p className="notice">
+            The browser refused to keep it ({write.error.message}). It stays here: free some space and try
+            again.
+          </p>
+        )}
+        <button type="submit" className="filled" disabled={write.isPending}>
+          Keep it
+        </button>
+      </form>
+    </Modal>
+  )
+}
+
+const pick = (words: Readonly<Record<string, string>>, keys: readonly string[]): Record<string, string> =>
+  Object.fromEntries(keys.filter(key => key !== 'unknown').map(key => [key, words[key]!]))
+
+function draftsFor(view: BoxView, unknown: string, chosen: string, grams: number): Draft[] {
+  const chargeId = view.charges[0]?.chargeId ?? ''
+  if (unknown === 'mass')
+    return [{ kind: 'charge.changed', payload: { chargeId, dryMassG: grams, massKnown: 'told' } }]
+  if (unknown === 'leak')
+    return [
+      { kind: 'box.changed', payload: { boxId: view.box.boxId, lid: chosen as LidKind, lidKnown: 'told' } },
+    ]
+  if (unknown === 'freshness')
+    return [
+      {
+        kind: 'charge.changed',
+        payload: { chargeId, freshness: chosen as Freshness, freshnessKnown: 'told' },
+      },
+    ]
+  return view.spools
+    .filter(spool => spool.wetnessKnown === 'assumed')
+    .map(spool => ({
+      kind: 'spool.changed',
+      payload: { spoolId: spool.spoolId, wetness: chosen as Wetness, wetnessKnown: 'told' },
+    }))
+}

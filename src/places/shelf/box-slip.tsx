@@ -1,0 +1,161 @@
+import { secondsFromMs } from '#units/time.ts'
+import type { BoxReport } from '#core/estimate/report.ts'
+import { dateAnswer, enteredAnswer, targetAnswer } from '#core/answers/answers.ts'
+import { floorAnswer } from '#core/answers/box-answers.ts'
+import type { BoxJudgement } from '#core/verdict/box.ts'
+import { msFromSeconds } from '#units/time.ts'
+import type { BoxView } from '#records/box-view.ts'
+import { shortDayText } from '#draw/dates.ts'
+import { FigureInk } from '#draw/figure.tsx'
+import { inWhole, THIN } from '#draw/format.ts'
+import { markColour, StateMark, type MarkWord } from '#draw/state-mark.tsx'
+import { InkLink } from '../journal/ink-link.tsx'
+import { SLIP } from './layout.ts'
+
+interface Props {
+  readonly view: BoxView
+  readonly report: BoxReport | undefined
+  readonly judgement: BoxJudgement
+  readonly nowMs: number
+  readonly zone: string
+  readonly x: number
+  readonly y: number
+}
+
+/** The shelf-edge label: name, reading of target, and the judgement with its date. */
+export function BoxSlip({ view, report, judgement, nowMs, zone, x, y }: Props) {
+  const { box, last, target } = view
+  const pencil = last === null
+  const word: MarkWord = judgement.word === "can't reach" ? "can't reach" : (last?.word ?? 'not known')
+  const c = 7
+  const { width, height } = SLIP
+  return (
+    <g
+      transform={`translate(${x} ${y})`}
+      className={pencil ? 'slip pencil-lines' : 'slip'}
+      data-slip={box.boxId}
+    >
+      <path d="M12 -4V0M158 -4V0" className="slip-pins" />
+      <path
+        className="slip-paper"
+        d={`M0 0H${width}V${height - c}L${width - c} ${height}H${c}L0 ${height - c}Z`}
+      />
+      <InkLink to={`/box/${box.boxId}`} label={`${box.name}: open the box`}>
+        <text x="9" y="18" className="slip-name">
+          {box.name}
+        </text>
+      </InkLink>
+      <g transform="translate(9 30)">
+        <StateMarkInk word={word} />
+        {last && target ? (
+          <>
+            <FigureInk
+              answer={enteredAnswer(
+                'reading',
+                'hygrometer reading',
+                last.relativeHumidityPercent,
+                '%',
+                'measured',
+                `taken ${shortDayText(last.atMs, nowMs, zone)}, ±${view.hygrometer.accuracyPercentRh} %`,
+              )}
+            >
+              <text x="21" y="5" className="ink-figure strong">
+                {inWhole(last.relativeHumidityPercent)}
+                {THIN}%
+              </text>
+              <path
+                className="ink-tick"
+                d={`M${23 + 8 * inWhole(last.relativeHumidityPercent).length + 13} -2.4l1.7 1.8 3 -4.1`}
+              />
+            </FigureInk>
+            <FigureInk
+              answer={targetAnswer(
+                target.all.map(item => ({ name: item.spool.name, rhPercent: item.rhPercent })),
+              )}
+            >
+              <text x="60" y="5" className="ink-figure">
+                of {inWhole(target.rhPercent)}
+              </text>
+            </FigureInk>
+            <text x="97" y="5" className="ink-word" style={{ fill: markColour(last.word ?? 'not known') }}>
+              {last.word}
+            </text>
+          </>
+        ) : (
+          <text x="21" y="5" className="ink-aside">
+            {target ? `– of ${inWhole(target.rhPercent)}, no reading` : 'no spool, no target'}
+          </text>
+        )}
+      </g>
+      <JudgementInk {...{ view, report, judgement, nowMs, zone }} />
+    </g>
+  )
+}
+
+/** What fits on a slip. */
+const SHORT_TODO: Readonly<Record<string, string>> = {
+  'weigh the beads': 'weigh beads',
+  'put a spool in: it has no target yet': 'no spool',
+  'tell what desiccant is in it': 'no beads',
+}
+
+const StateMarkInk = ({ word }: { readonly word: MarkWord }) => (
+  <g transform="translate(0 -7)">
+    <StateMark word={word} />
+  </g>
+)
+
+function JudgementInk({ view, report, judgement, nowMs, zone }: Omit<Props, 'x' | 'y'>) {
+  const at = { x: 9, y: 52 }
+  const day = (seconds: number) => shortDayText(msFromSeconds(seconds), nowMs, zone)
+  switch (judgement.word) {
+    case 'good until':
+    case 'renew by': {
+      const beyond = report?.leaves?.beyondHorizon.early
+      return (
+        <FigureInk
+          answer={dateAnswer(judgement.word, 0.1, report?.leaves?.sharesOfDates ?? [], report?.draws ?? 0)}
+        >
+          <text {...at} className={view.known.word === 'reckoned' ? 'ink-aside' : 'ink-line'}>
+            {beyond
+              ? 'good for over a year'
+              : `${judgement.word} ${judgement.dateS <= secondsFromMs(nowMs) + 86_400 ? 'today' : day(judgement.dateS)}`}
+          </text>
+        </FigureInk>
+      )
+    }
+    case 'over since':
+      return (
+        <FigureInk
+          answer={enteredAnswer(
+            'over since',
+            'first reading of this run above the target',
+            judgement.dateS,
+            'date',
+            'measured',
+          )}
+        >
+          <text {...at} className="ink-line">
+            over since {day(judgement.dateS)}
+          </text>
+        </FigureInk>
+      )
+    case "can't reach":
+      return report?.floor ? (
+        <FigureInk answer={floorAnswer(report.floor)}>
+          <text {...at} className="ink-line">
+            can’t reach: {inWhole(report.floor.rhPercent)}
+            {THIN}% at best
+          </text>
+        </FigureInk>
+      ) : null
+    case 'not known':
+      return (
+        <text {...at} className="ink-aside">
+          {report || judgement.todo !== 'wait: still reckoning'
+            ? `not known: ${SHORT_TODO[judgement.todo] ?? judgement.todo}`
+            : 'reckoning …'}
+        </text>
+      )
+  }
+}

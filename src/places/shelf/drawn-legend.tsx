@@ -1,0 +1,47 @@
+import { SHELF_PX2_PER_G } from '#draw/vessel.tsx'
+
+/** How it is drawn, and the scale bar. */
+export function DrawnLegend({ scale }: { readonly scale: number }) {
+  const bar = 200 * scale
+  const square = Math.sqrt(10 * SHELF_PX2_PER_G)
+  return (
+    <figure className="legend">
+      <figcaption>How it is drawn</figcaption>
+      <svg width="200" height="154" aria-hidden="true">
+        <path d="M0 14H32" className="legend-ink" />
+        <path d="M0 36H32" className="legend-ink" />
+        <path d="M27 35l2.4 2.5 4 -5.6" className="ink-tick" />
+        <path d="M0 58H34" className="legend-pencil" />
+        <rect x="11" y={80 - square / 2} width={square} height={square} className="water" />
+        <path d="M18 96v14M18 99.8v6.4l-4.6 -3.2z" className="legend-notch" />
+        <g className="ink-line">
+          <text x="46" y="19">
+            told
+          </text>
+          <text x="46" y="41">
+            measured
+          </text>
+          <text x="46" y="63" className="ink-aside">
+            assumed
+          </text>
+          <text x="46" y="85">
+            10 g of water
+          </text>
+          <text x="46" y="108">
+            target lost here
+          </text>
+        </g>
+        <path
+          d={`M0.5 132v-6M${bar / 4} 132v-4M${bar / 2} 132v-4M${(3 * bar) / 4} 132v-4M${bar} 132v-6M0 132H${bar}`}
+          className="legend-bar"
+        />
+        <text x="0" y="148" className="ink-line">
+          0
+        </text>
+        <text x={bar} y="148" textAnchor="middle" className="ink-line">
+          200 mm
+        </text>
+      </svg>
+    </figure>
+  )
+}

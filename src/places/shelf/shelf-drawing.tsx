@@ -1,0 +1,77 @@
+import type { BoxReport } from '#core/estimate/report.ts'
+import type { BoxJudgement } from '#core/verdict/box.ts'
+import type { BoxView } from '#records/box-view.ts'
+import { BoxDrawing } from '#draw/box-drawing.tsx'
+import { HatchDefs } from '#draw/hatch.tsx'
+import { InkLink } from '../journal/ink-link.tsx'
+import { usePreferences } from '../journal/journal-context.tsx'
+import { BoxSlip } from './box-slip.tsx'
+import { layOutShelf, SLIP } from './layout.ts'
+import { vesselOf } from './vessel-of.ts'
+
+export interface ShelfItem {
+  readonly view: BoxView
+  readonly report: BoxReport | undefined
+  readonly judgement: BoxJudgement
+}
+
+/** All boxes to one scale on their boards, each with its shelf-edge label. */
+export function ShelfDrawing({
+  items,
+  widthPx,
+  nowMs,
+  zone,
+}: {
+  readonly items: readonly ShelfItem[]
+  readonly widthPx: number
+  readonly nowMs: number
+  readonly zone: string
+}) {
+  const { dark } = usePreferences()
+  const boxes = items.map(({ view: { box } }) => ({
+    id: box.boxId,
+    board: box.board,
+    leftMm: box.leftMm,
+    widthMm: box.widthMm,
+    heightMm: box.heightMm,
+  }))
+  const layout = layOutShelf(boxes, widthPx)
+  const byId = new Map(items.map(item => [item.view.box.boxId, item]))
+  return (
+    <svg
+      className="drawing"
+      width={widthPx}
+      height={layout.heightPx}
+      role="group"
+      aria-label="The shelf, drawn to one scale"
+      data-scale={layout.scale}
+    >
+      <HatchDefs spools={items.flatMap(item => item.view.spools)} dark={dark} />
+      {layout.boards.map(board => (
+        <g key={board.y}>
+          <rect x="0" y={board.y} width={board.lengthPx} height="9" className="board" />
+          <path d={`M0 ${board.y}H${board.lengthPx}`} className="board-line" />
+          {board.boxes.map(placed => {
+            const item = byId.get(placed.id)!
+            const { box, spools } = item.view
+            return (
+              <g key={placed.id} className="shelf-item" data-box={placed.id} data-width-mm={box.widthMm}>
+                <InkLink to={`/box/${placed.id}`} label={`${box.name}, drawn to scale`}>
+                  <BoxDrawing
+                    box={{ ...box, sizePencil: box.sizeKnown === 'assumed' }}
+                    spools={spools}
+                    vessel={vesselOf(item.view, item.report)}
+                    scale={layout.scale}
+                    x={placed.x}
+                    y={board.y}
+                  />
+                </InkLink>
+                <BoxSlip {...item} nowMs={nowMs} zone={zone} x={placed.slipX} y={board.y + SLIP.below} />
+              </g>
+            )
+          })}
+        </g>
+      ))}
+    </svg>
+  )
+}

@@ -1,0 +1,114 @@
+import { useElementSize, useHotkeys } from '@mantine/hooks'
+import { useQueries } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Navigate } from 'react-router'
+import { profileOf } from '#records/box-facts.ts'
+import { judge } from '../journal/judgement.ts'
+import { useJournalTools } from '../journal/journal-context.tsx'
+import { knownBox, reportQuery, useJournal, type KnownBox } from '../journal/queries.ts'
+import { LogReading } from '../log-reading/log-reading.tsx'
+import { DrawnLegend } from './drawn-legend.tsx'
+import { layOutShelf } from './layout.ts'
+import { ShelfDrawing, type ShelfItem } from './shelf-drawing.tsx'
+import { shelfSentence } from './shelf-sentence.ts'
+import { YearLine } from './year-line.tsx'
+
+/** Which box needs me, and when? */
+export default function ShelfPlace() {
+  const journal = useJournal()
+  const tools = useJournalTools()
+  const { ref, width } = useElementSize()
+  const [logging, setLogging] = useState(false)
+  useHotkeys([['l', () => setLogging(true)]])
+  const known = [...journal.state.boxes.keys()]
+    .map(boxId => knownBox(journal, boxId))
+    .filter((item): item is KnownBox => item !== null)
+  const reports = useQueries({
+    queries: known.map(({ view, facts }) => reportQuery(tools, view.box.boxId, facts)),
+  })
+  if (known.length === 0) return <Navigate to={`${tools.base}/start`} replace />
+
+  const { nowMs } = journal
+  const { zone } = tools.maker
+  const items: ShelfItem[] = known.map(({ view }, i) => ({
+    view,
+    report: reports[i]!.data,
+    judgement: judge(view, reports[i]!.data, nowMs),
+  }))
+  const sentence = shelfSentence(
+    items.map((item, i) => ({
+      name: item.view.box.name,
+      judgement: item.judgement,
+      lookAgainMs: item.view.last?.settled === false ? item.view.last.lookAgainMs : null,
+      reckoning: reports[i]!.isLoading,
+      targetRhPercent: item.view.target?.rhPercent ?? null,
+    })),
+    nowMs,
+    zone,
+  )
+  const failed = reports.find(report => report.isError)
+  const room = journal.state.rooms.get(items[0]!.view.box.roomId)!
+  const layout =
+    width > 0
+      ? layOutShelf(
+          known.map(({ view: { box } }) => ({ ...box, id: box.boxId })),
+          width,
+        )
+      : null
+  const lastBoard = layout?.boards.at(-1)
+  const legendBeside = width > 700 && lastBoard !== undefined && lastBoard.lengthPx < width - 190
+  return (
+    <main className="page" data-place="shelf">
+      <div className="answer-row">
+        <div>
+          <h1 className="answer" aria-live="polite">
+            {sentence.answer}
+          </h1>
+          <p className="behind">{sentence.behind}</p>
+        </div>
+        <button type="button" className="filled" onClick={() => setLogging(true)}>
+          Log a reading <kbd>L</kbd>
+        </button>
+      </div>
+      {failed && (
+        <p className="notice">
+          A box could not be reckoned: {failed.error.message} Its readings are kept; reload to try again.
+        </p>
+      )}
+      {journal.damaged > 0 && (
+        <p className="notice">
+          {journal.damaged} kept record(s) could not be read. They are left as they are; everything else is
+          shown.
+        </p>
+      )}
+      {journal.state.contradictions.length > 0 && (
+        <p className="notice">
+          {journal.state.contradictions.length} entries can’t be true together with others; they are kept and
+          left out.
+        </p>
+      )}
+      <div ref={ref} className="shelf-wrap">
+        {width > 0 && (
+          <>
+            <ShelfDrawing items={items} widthPx={width} nowMs={nowMs} zone={zone} />
+            {legendBeside && (
+              <div className="legend-beside" style={{ top: lastBoard.y - 112 }}>
+                <DrawnLegend scale={layout!.scale} />
+              </div>
+            )}
+            <h2 className="year-title">The year ahead</h2>
+            <YearLine
+              items={items}
+              room={{ profile: profileOf(room), knowledge: room.climateKnown }}
+              widthPx={width}
+              nowMs={nowMs}
+              zone={zone}
+            />
+            {!legendBeside && layout && <DrawnLegend scale={layout.scale} />}
+          </>
+        )}
+      </div>
+      {logging && <LogReading close={() => setLogging(false)} />}
+    </main>
+  )
+}

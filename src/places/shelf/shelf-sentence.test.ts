@@ -1,0 +1,32 @@
+import { expect, test } from '@jest/globals'
+import { shelfSentence, type SentenceBox } from './shelf-sentence.ts'
+
+const now = Date.parse('2025-11-01T10:00:00Z')
+const s = (text: string) => Date.parse(`${text}T10:00:00Z`) / 1000
+const box = (
+  name: string,
+  judgement: SentenceBox['judgement'],
+  more: Partial<SentenceBox> = {},
+): SentenceBox => ({ name, judgement, lookAgainMs: null, reckoning: false, targetRhPercent: 25, ...more })
+const good = box('A', { word: 'good until', dateS: s('2025-12-06'), latestS: s('2026-01-04') })
+const say = (...boxes: SentenceBox[]) => shelfSentence(boxes, now, 'UTC')
+
+test('nothing to do', () => expect(say(good).answer).toBe('Nothing to do before Sat 6 Dec.'))
+test('due and over, then nothing', () =>
+  expect(
+    say(
+      good,
+      box('B', { word: 'renew by', dateS: s('2025-11-08'), latestS: s('2025-11-20') }),
+      box('C', { word: 'over since', dateS: s('2025-10-20') }),
+      box('D', { word: 'over since', dateS: s('2025-10-28') }),
+    ).answer,
+  ).toBe('Renew C and D now, B by Sat 8 Nov. Then nothing before Sat 6 Dec.'))
+test('what lies behind: a second look, what can’t be reached, what is not known', () =>
+  expect(
+    say(
+      box('E', { word: "can't reach", floorRhPercent: 16, wouldDo: 'a foam strip' }, { targetRhPercent: 10 }),
+      box('F', { word: 'not known', todo: 'read it once' }),
+      { ...good, lookAgainMs: now + 6 * 3_600_000 },
+    ).behind,
+  ).toBe('A wants a second look today at 16:00. E can’t reach 10 %: a foam strip would do. F: read it once.'))
+test('says so while it reckons', () => expect(say({ ...good, reckoning: true }).answer).toBe('Reckoning …'))

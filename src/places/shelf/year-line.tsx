@@ -1,0 +1,221 @@
+import { vapourDensityAnswer, dateAnswer } from '#core/answers/answers.ts'
+import { vapourDensityOfRhGPerM3 } from '#core/air/vapour.ts'
+import { profileAt, type MonthlyProfile } from '#core/room/climate.ts'
+import type { Knowledge } from '#core/answer.ts'
+import { msFromSeconds, secondsFromMs } from '#units/time.ts'
+import { monthStarts, monthText, shortDayText } from '#draw/dates.ts'
+import { FigureInk } from '#draw/figure.tsx'
+import { inTenths } from '#draw/format.ts'
+import { InkLink } from '../journal/ink-link.tsx'
+import type { ShelfItem } from './shelf-drawing.tsx'
+
+const DAY_MS = 86_400_000
+const PAST_DAYS = 14
+const AHEAD_DAYS = 365
+const LANE = 13.2
+const GRASS_PX_PER_G = 3.5
+const BLADE_STEP = 2.6
+
+interface Props {
+  readonly items: readonly ShelfItem[]
+  readonly room: { readonly profile: MonthlyProfile; readonly knowledge: Knowledge }
+  readonly widthPx: number
+  readonly nowMs: number
+  readonly zone: string
+}
+
+/** Weeks ahead: the room's vapour as grass, each box one stroke from today thinning to nothing at its 90 % date. */
+export function YearLine({ items, room, widthPx, nowMs, zone }: Props) {
+  const names = widthPx < 600 ? 70 : 86
+  const axis = widthPx - names
+  const x = (ms: number) => names + ((ms - nowMs) / DAY_MS + PAST_DAYS) * (axis / (PAST_DAYS + AHEAD_DAYS))
+  const lanes = [...items].sort((a, b) => laneKey(a, nowMs) - laneKey(b, nowMs))
+  const strokesBottom = 12 + lanes.length * LANE
+  const baseline = strokesBottom + 38
+  const months = monthStarts(nowMs - PAST_DAYS * DAY_MS, nowMs + AHEAD_DAYS * DAY_MS)
+  return (
+    <svg className="drawing" width={widthPx} height={baseline + 20} role="group" aria-label="The year ahead">
+      <Grass {...{ room, x, baseline, nowMs, fromX: names, toX: widthPx }} />
+      <path d={`M${names} ${baseline}H${widthPx}`} className="axis" />
+      {months.map((ms, i) => (
+        <g key={ms}>
+          <path d={`M${x(ms)} ${baseline}v4`} className="axis" />
+          {(widthPx >= 600 || i % 3 === 0) && x(ms) < widthPx - 28 && Math.abs(x(ms) - x(nowMs)) > 18 && (
+            <text x={x(ms) + 3} y={baseline + 14} className="ink-small">
+              {monthText(ms, zone)}
+              {new Date(ms).getUTCMonth() === 0 ? ` ${new Date(ms).getUTCFullYear()}` : ''}
+            </text>
+          )}
+        </g>
+      ))}
+      <path d={`M${x(nowMs)} 4V${baseline}`} className="today-line" />
+      <text x={x(nowMs)} y={baseline + 14} textAnchor="middle" className="ink-small strong">
+        today
+      </text>
+      {lanes.map((item, i) => (
+        <Lane
+          key={item.view.box.boxId}
+          item={item}
+          y={12 + i * LANE}
+          x={x}
+          nowMs={nowMs}
+          zone={zone}
+          widthPx={widthPx}
+        />
+      ))}
+    </svg>
+  )
+}
+
+const laneKey = (item: ShelfItem, nowMs: number): number => {
+  if (item.judgement.word === 'over since') return 0
+  if (item.judgement.word === "can't reach") return Infinity
+  return item.report?.leaves ? msFromSeconds(item.report.leaves.spread.low) : nowMs * 2
+}
+
+function Lane({
+  item,
+  y,
+  x,
+  nowMs,
+  zone,
+  widthPx,
+}: {
+  readonly item: ShelfItem
+  readonly y: number
+  readonly x: (ms: number) => number
+  readonly nowMs: number
+  readonly zone: string
+  readonly widthPx: number
+}) {
+  const { view, report, judgement } = item
+  const leaves = report?.leaves
+  const pencil = view.known.word === 'reckoned' || view.last?.word === 'blind'
+  const start = x(nowMs)
+  const name = (
+    <InkLink to={`/box/${view.box.boxId}`} label={`${view.box.name}: open the box`}>
+      <text x="0" y={y + 4} className={pencil ? 'lane-name pencil' : 'lane-name'}>
+        {view.box.name}
+      </text>
+    </InkLink>
+  )
+  const aside = (text: string, atX: number) => (
+    <text
+      x={Math.min(atX, widthPx - 4)}
+      y={y + 4}
+      className="ink-small-aside"
+      textAnchor={atX > widthPx - 110 ? 'end' : 'start'}
+    >
+      {text}
+    </text>
+  )
+  if (judgement.word === 'over since') {
+    const from = Math.max(x(nowMs - PAST_DAYS * DAY_MS), x(msFromSeconds(judgement.dateS)))
+    return (
+      <g>
+        {name}
+        <path d={`M${from} ${y - 2}L${start} ${y}L${from} ${y + 2}Z`} className="over-stub" />
+        {aside('over its target', start + 8)}
+      </g>
+    )
+  }
+  if (judgement.word === "can't reach")
+    return (
+      <g>
+        {name}
+        {aside(`${judgement.wouldDo} would reach ${view.target?.rhPercent} %`, start + 8)}
+      </g>
+    )
+  if (!leaves || judgement.word === 'not known')
+    return (
+      <g>
+        {name}
+        {aside(judgement.word === 'not known' ? `not known: ${judgement.todo}` : 'reckoning …', start + 8)}
+      </g>
+    )
+  const end = x(nowMs + AHEAD_DAYS * DAY_MS)
+  const early = Math.min(x(msFromSeconds(leaves.spread.low)), end)
+  const late = Math.min(x(msFromSeconds(leaves.spread.high)), end)
+  const day = (seconds: number) => shortDayText(msFromSeconds(seconds), nowMs, zone)
+  const range = leaves.beyondHorizon.late
+    ? `from ${day(leaves.spread.low)}`
+    : `${day(leaves.spread.low)}–${day(leaves.spread.high)}`
+  const shape = `M${start} ${y - 1.9}H${early}L${Math.max(late, early + 2)} ${y}L${early} ${y + 1.9}H${start}Z`
+  return (
+    <g>
+      {name}
+      <path d={shape} className={pencil ? 'lane-pencil' : 'lane-ink'} />
+      {leaves.beyondHorizon.early ? (
+        aside('beyond this year', end)
+      ) : (
+        <FigureInk answer={dateAnswer('likely range', 0.1, leaves.sharesOfDates, report.draws)}>
+          <text
+            x={late > widthPx - 130 ? Math.max(early - 6, start + 90) : late + 8}
+            y={y + 4}
+            textAnchor={late > widthPx - 130 ? 'end' : 'start'}
+            className="ink-small-aside lane-range"
+          >
+            {range}
+          </text>
+        </FigureInk>
+      )}
+    </g>
+  )
+}
+
+/** One blade every few pixels, as high as the room's vapour; leans by a fixed pattern. */
+function Grass({
+  room,
+  x,
+  baseline,
+  nowMs,
+  fromX,
+  toX,
+}: {
+  readonly room: Props['room']
+  readonly x: (ms: number) => number
+  readonly baseline: number
+  readonly nowMs: number
+  readonly fromX: number
+  readonly toX: number
+}) {
+  const perPx = DAY_MS / (x(nowMs + DAY_MS) - x(nowMs))
+  const density = (ms: number) => vapourDensityOfRhGPerM3(profileAt(room.profile, secondsFromMs(ms)))
+  const blades: string[] = []
+  for (let px = fromX, i = 0; px < toX; px += BLADE_STEP, i++) {
+    const turn = Math.sin(i * 12.9898) * 43_758.5453
+    const chance = turn - Math.floor(turn)
+    const height = density(nowMs + (px - x(nowMs)) * perPx) * GRASS_PX_PER_G * (0.9 + 0.2 * chance)
+    blades.push(`M${px.toFixed(1)} ${baseline}l${(5 * chance - 2.5).toFixed(1)} ${(-height).toFixed(1)}`)
+  }
+  const months = room.profile.temperatureC.map((temperatureC, i) => ({
+    i,
+    temperatureC,
+    relativeHumidityPercent: room.profile.relativeHumidityPercent[i]!,
+  }))
+  const sorted = [...months].sort((a, b) => vapourDensityOfRhGPerM3(a) - vapourDensityOfRhGPerM3(b))
+  const label = (month: (typeof months)[number]) =>
+    new Date(Date.UTC(2001, month.i, 15)).toLocaleDateString('en-GB', { month: 'long', timeZone: 'UTC' })
+  const figure = (month: (typeof months)[number]) =>
+    vapourDensityAnswer(`room air in ${label(month)}`, { ...month, knowledge: room.knowledge })
+  const [dry, damp] = [sorted[0]!, sorted.at(-1)!]
+  return (
+    <g>
+      <path d={blades.join('')} className="grass" />
+      {toX > 600 && (
+        <g className="ink-small">
+          <FigureInk answer={figure(damp)}>
+            <text x={toX - 178} y={baseline - 44} textAnchor="end" className="halo">
+              room air: {inTenths(figure(damp).value)} g/m³ in {label(damp)},
+            </text>
+          </FigureInk>
+          <FigureInk answer={figure(dry)}>
+            <text x={toX - 172} y={baseline - 44} className="halo">
+              {inTenths(figure(dry).value)} g/m³ in {label(dry)}
+            </text>
+          </FigureInk>
+        </g>
+      )}
+    </g>
+  )
+}

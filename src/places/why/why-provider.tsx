@@ -1,0 +1,74 @@
+import { Drawer } from '@mantine/core'
+import { useState, type ReactNode } from 'react'
+import type { Answer, BecauseInput } from '#core/answer.ts'
+import { msFromSeconds } from '#units/time.ts'
+import { isoDay } from '#draw/dates.ts'
+import { Approx, Tick } from '#draw/figure.tsx'
+import { inFull } from '#draw/format.ts'
+import { WhyContext } from '#draw/why-context.ts'
+
+const KNOWN = { assumed: 'assumed', told: 'told', measured: 'measured', computed: 'worked out' } as const
+
+/** The margin note: opens beside the page, for one answer at a time; Escape gives the focus back. */
+export function WhyProvider({ zone, children }: { readonly zone: string; readonly children: ReactNode }) {
+  const [answer, setAnswer] = useState<Answer | null>(null)
+  return (
+    <WhyContext value={setAnswer}>
+      {children}
+      <Drawer
+        opened={answer !== null}
+        onClose={() => setAnswer(null)}
+        position="right"
+        size={400}
+        title={answer ? capital(answer.quantity) : ''}
+        closeButtonProps={{ 'aria-label': 'Close' }}
+        className="why"
+        transitionProps={{ duration: 0 }}
+      >
+        {answer && <WhyNote answer={answer} zone={zone} />}
+      </Drawer>
+    </WhyContext>
+  )
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
+const shown = (value: number, unit: string, zone: string): string =>
+  unit === 'date' ? isoDay(msFromSeconds(value), zone) : inFull(value)
+const unitText = (unit: string): string => (unit === 'date' ? '' : unit)
+
+function WhyNote({ answer, zone }: { readonly answer: Answer; readonly zone: string }) {
+  const { because } = answer
+  return (
+    <div data-why data-formula={because.formulaId}>
+      <p className={`why-value known-${answer.knowledge}`}>
+        {answer.knowledge === 'assumed' && <Approx />}
+        <span data-result>{shown(answer.value, answer.unit, zone)}</span> {unitText(answer.unit)}
+        {answer.knowledge === 'measured' && <Tick />}
+      </p>
+      <p className="why-formula" data-formula-text>
+        {because.formula}
+      </p>
+      <ul className="why-inputs">
+        {because.inputs.map(input => (
+          <WhyInput key={input.symbol} input={input} zone={zone} />
+        ))}
+      </ul>
+      {because.note && <p className="behind">{because.note}</p>}
+      <p className="why-source">
+        Source: <span data-source>{because.source}</span>
+      </p>
+    </div>
+  )
+}
+
+const WhyInput = ({ input, zone }: { readonly input: BecauseInput; readonly zone: string }) => (
+  <li className={`known-${input.knowledge}`} data-symbol={input.symbol}>
+    <span className="why-symbol">{input.symbol}</span>
+    <span>
+      <span data-input-value>{shown(input.value, input.unit, zone)}</span> {unitText(input.unit)}
+    </span>
+    <span className="why-name">
+      {input.name}, {KNOWN[input.knowledge]}
+    </span>
+  </li>
+)

@@ -1,0 +1,14 @@
+import { reckonBox, reckonGrams } from '#core/estimate/report.ts'
+import type { Reckoner, ReckonerCalls } from './protocol.ts'
+
+/** The core's answers to the protocol; what the worker registers. */
+export const calls: ReckonerCalls = {
+  report: (facts, seed) => reckonBox(facts, { seed }),
+  grams: (facts, seed, weeks) => reckonGrams(facts, { seed }, weeks),
+}
+
+/** The same on the calling thread, for tests. */
+export const sameThreadReckoner: Reckoner = {
+  report: (facts, seed) => Promise.resolve().then(() => calls.report(facts, seed)),
+  grams: (facts, seed, weeks) => Promise.resolve().then(() => calls.grams(facts, seed, weeks)),
+}

@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { calls } from './calls.ts'
+
+expose(calls)

@@ -1,0 +1,80 @@
+import { releaseProxy, wrap, type Remote } from 'comlink'
+import type { Reckoner, ReckonerCalls } from './protocol.ts'
+
+interface Seat {
+  worker: Worker
+  remote: Remote<ReckonerCalls>
+  busy: boolean
+}
+interface Job {
+  readonly run: (remote: Remote<ReckonerCalls>) => Promise<unknown>
+  readonly resolve: (value: unknown) => void
+  readonly reject: (reason: unknown) => void
+  readonly signal: AbortSignal | undefined
+}
+
+/** One job may take this long; then its worker is ended and the job fails with a sentence. */
+const JOB_LIMIT_MS = 120_000
+
+/**
+ * A pool of workers, the only place that knows the worker library. A job given up while it runs ends its worker;
+ * a worker that dies fails its job. Newest jobs first: what is on screen now matters more than what was.
+ */
+export function startReckoner(seats: number): Reckoner {
+  const pool: Seat[] = []
+  const queue: Job[] = []
+  const start = (): Seat => {
+    const worker = new Worker(new URL('./reckon.worker.ts', import.meta.url), { type: 'module' })
+    return { worker, remote: wrap<ReckonerCalls>(worker), busy: false }
+  }
+  const retire = (seat: Seat): void => {
+    seat.remote[releaseProxy]()
+    seat.worker.terminate()
+    pool.splice(pool.indexOf(seat), 1)
+  }
+  const next = (): void => {
+    const idle = pool.find(seat => !seat.busy) ?? (pool.length < seats ? undefined : null)
+    if (idle === null) return
+    const job = queue.pop()
+    if (!job) return
+    if (job.signal?.aborted) return next()
+    const seat = idle ?? start()
+    if (!idle) pool.push(seat)
+    seat.busy = true
+    let settled = false
+    const settle = (end: () => void, keep: boolean): void => {
+      if (settled) return
+      settled = true
+      clearTimeout(limit)
+      job.signal?.removeEventListener('abort', giveUp)
+      seat.busy = false
+      if (!keep) retire(seat)
+      end()
+      next()
+    }
+    const giveUp = () => settle(() => job.reject(new DOMException('Given up.', 'AbortError')), false)
+    const limit = setTimeout(
+      () => settle(() => job.reject(new Error('The reckoning took too long and was stopped.')), false),
+      JOB_LIMIT_MS,
+    )
+    job.signal?.addEventListener('abort', giveUp, { once: true })
+    seat.worker.addEventListener(
+      'error',
+      () => settle(() => job.reject(new Error('The reckoning broke off.')), false),
+      { once: true },
+    )
+    job.run(seat.remote).then(
+      value => settle(() => job.resolve(value), true),
+      (reason: unknown) => settle(() => job.reject(reason), true),
+    )
+  }
+  const ask = <T>(run: (remote: Remote<ReckonerCalls>) => Promise<T>, signal?: AbortSignal): Promise<T> =>
+    new Promise<T>((resolve, reject) => {
+      queue.push({ run, resolve: resolve as (value: unknown) => void, reject, signal })
+      next()
+    })
+  return {
+    report: (facts, seed, signal) => ask(remote => remote.report(facts, seed), signal),
+    grams: (facts, seed, weeks, signal) => ask(remote => remote.grams(facts, seed, weeks), signal),
+  }
+}
