@@ -8,7 +8,7 @@ const page = await stage.open(hash, { width: width!, height: height!, dark: flag
 try {
   await settled(page)
   await page.screenshot({
-    path: file.replace(/(\.png)?$/, '.png') as `${string}.png`,
+    path: `${file.replace(/\.png$/, '')}.png`,
     fullPage: flags.includes('full'),
   })
 } finally {

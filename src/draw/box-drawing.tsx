@@ -33,7 +33,7 @@ const STANCE: Record<ContainerKind, 'edge' | 'face' | 'flat'> = {
 const SPOOL_GAP_MM = 5
 /** A vessel is at most this high on the shelf; larger drawings let it grow. */
 const MOST_VESSEL_PX = 27
-const SHELF_SCALE = 0.47
+const SHELF_SCALE = 0.46
 
 /** A box from its own millimetres: taper, lid, clips, what stands inside. Nothing is drawn to fit a slot. */
 export function BoxDrawing({ box, spools, vessel, scale, x, y, px2PerG }: Props) {
@@ -195,7 +195,7 @@ function ContainerDetails({
           />
           <path
             className="lid-line"
-            d={`M${right + 6} ${top + height(y, top) * 0.22}c${44 * scale} -2 ${26 * scale} ${110 * scale} ${66 * scale} ${124 * scale}`}
+            d={`M${right + 6} ${top + height(y, top) * 0.22}c${24 * scale} -2 ${8 * scale} ${110 * scale} ${32 * scale} ${124 * scale}`}
           />
           <rect
             className="lid mitred"

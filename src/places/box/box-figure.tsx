@@ -1,5 +1,4 @@
 import { CONTAINERS, LIDS } from '#core/container/container.ts'
-import { DESICCANTS } from '#core/desiccant/catalogue.ts'
 import { enteredAnswer } from '#core/answers/answers.ts'
 import { volumeAnswer } from '#core/answers/box-answers.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
@@ -96,7 +95,7 @@ export function BoxFigure({
             <span className={charge.massKnown === 'assumed' ? 'aside' : undefined}>
               {charge.massKnown === 'assumed' && <Approx />}
               {inWhole(charge.dryMassG)}
-              {THIN}g {DESICCANTS[charge.desiccant].name}
+              {THIN}g silica beads
             </span>
           </>
         )}

@@ -99,7 +99,13 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
       <div className="three">
         <BoxFigure view={view} report={report} />
         {report ? (
-          <WaterLedger view={view} report={report} nowMs={nowMs} zone={zone} />
+          <WaterLedger
+            view={view}
+            report={report}
+            nowMs={nowMs}
+            zone={zone}
+            narrow={width > 0 && width < 480}
+          />
         ) : (
           <p className="aside">
             {facts && facts.charges.length > 0

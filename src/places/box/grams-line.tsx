@@ -62,7 +62,8 @@ function Sizes({ wanted, inItG }: { readonly wanted: readonly GramsWanted[]; rea
           {reach.map((item, i) => (
             <span key={item.weeks}>
               {i > 0 && (i === reach.length - 1 ? ' and ' : ', ')}
-              <GramsFigure item={item} /> would hold {item.weeks} weeks
+              <GramsFigure item={item} /> {i === 0 ? 'would hold ' : ''}
+              {item.weeks} weeks
             </span>
           ))}
           {largest && largest.grams! < inItG && largest.weeks === 16 ? ': what is in it is plenty. ' : '. '}

@@ -32,7 +32,7 @@ export interface HistoryData {
 }
 
 const DAY_MS = 86_400_000
-const LEAST_AHEAD_DAYS = 21
+const LEAST_AHEAD_DAYS = 90
 
 /** All that the chart draws, as plain numbers. */
 export function historyData(
@@ -98,7 +98,6 @@ function eventsOf(view: BoxView, fromMs: number): HistoryEvent[] {
       if (stay.boxId === view.box.boxId && stay.fromMs > fromMs + DAY_MS)
         events.push({ ms: stay.fromMs, text: 'other beads in', kind: 'heat' })
   }
-  for (const opening of view.box.openings) events.push({ ms: opening.atMs, text: 'lid open', kind: 'open' })
   const arrivals = new Map<number, string[]>()
   for (const spool of view.spools) {
     const inMs = spool.stays.at(-1)?.fromMs ?? 0
@@ -106,5 +105,8 @@ function eventsOf(view: BoxView, fromMs: number): HistoryEvent[] {
   }
   for (const [ms, names] of arrivals)
     events.push({ ms, text: names.length > 1 ? `${names.length} spools in` : `${names[0]} in`, kind: 'in' })
+  for (const opening of view.box.openings)
+    if (!events.some(event => Math.abs(event.ms - opening.atMs) < DAY_MS))
+      events.push({ ms: opening.atMs, text: 'lid open', kind: 'open' })
   return events.sort((a, b) => a.ms - b.ms)
 }

@@ -10,6 +10,7 @@ import {
   totalAnswer,
 } from '#core/answers/answers.ts'
 import { msFromSeconds } from '#units/time.ts'
+import { CONTAINERS } from '#core/container/container.ts'
 import type { BoxView } from '#records/box-view.ts'
 import { shortDayText } from '#draw/dates.ts'
 import { FigureInk } from '#draw/figure.tsx'
@@ -22,8 +23,10 @@ interface Flow {
   readonly pencil: boolean
 }
 
-const LIST_WIDTH = 172
-const VESSEL = { left: 222, width: 108, height: 116 }
+/** Columns: beside the list on a page, narrower on a phone, where the words stand under the list. */
+const WIDE = { list: 172, left: 222, width: 108, height: 116, page: 480 }
+const NARROW = { list: 138, left: 184, width: 108, height: 150, page: 320 }
+type Columns = typeof WIDE
 const MOST_ROWS = 5
 const MOST_STREAM_PX = 78
 const ROW = 20
@@ -54,7 +57,7 @@ function flowsOf(view: BoxView, report: BoxReport): Flow[] {
             ? 'damp'
             : kind === 'board'
               ? 'damp board'
-              : 'inside to out'
+              : CONTAINERS[view.box.container].wall
     flows.push({
       name,
       because,
@@ -79,12 +82,15 @@ export function WaterLedger({
   report,
   nowMs,
   zone,
+  narrow,
 }: {
   readonly view: BoxView
   readonly report: BoxReport
   readonly nowMs: number
   readonly zone: string
+  readonly narrow: boolean
 }) {
+  const columns = narrow ? NARROW : WIDE
   const charge = report.charges[0]
   const all = flowsOf(view, report)
   const inflows = all.filter(flow => flow.answer.value >= 0.5)
@@ -97,23 +103,28 @@ export function WaterLedger({
     inflows.map(flow => [flow.name, flow.answer.value]),
   )
   const perMg = Math.min(0.155, MOST_STREAM_PX / Math.max(total.value, 1))
-  const { rows, y } = layRows(shown, perMg)
+  const { rows, y } = layRows(shown, perMg, columns)
   const bottom = y + (rest.length > 0 ? ROW : 0)
   const top = Math.max(84, (rows.at(-1)?.y ?? 0) + 16)
-  const frame = { top, bottom: top + VESSEL.height }
+  const frame = { top, bottom: top + columns.height }
   return (
     <section className="ledger">
       <h2 className="section">Water in, mg a day</h2>
       <svg
         className="drawing"
-        width="480"
-        height={Math.max(frame.bottom + 8, bottom + 64)}
+        width={columns.page}
+        height={Math.max(frame.bottom + 8, bottom + (narrow ? 150 : 64))}
         role="group"
         aria-label="The water ledger"
       >
         {charge &&
           rows.map(row => (
-            <StreamInk key={row.flow.name} {...row} level={levelY(charge, charge.waterG, frame)} />
+            <StreamInk
+              key={row.flow.name}
+              columns={columns}
+              {...row}
+              level={levelY(charge, charge.waterG, frame, columns)}
+            />
           ))}
         {rows.map(({ flow, y: at }) => (
           <g key={flow.name} className={flow.pencil ? 'row pencil-row' : 'row'}>
@@ -121,10 +132,10 @@ export function WaterLedger({
               {flow.name}
             </text>
             <text x="84" y={at + 5} className="ink-small-aside">
-              {flow.name.length > 10 ? '' : flow.because}
+              {flow.name.length > 10 || narrow ? '' : flow.because}
             </text>
             <FigureInk answer={flow.answer}>
-              <text x={LIST_WIDTH - 8} y={at + 5} textAnchor="end" className="strong">
+              <text x={columns.list - 8} y={at + 5} textAnchor="end" className="strong">
                 {inWhole(flow.answer.value)}
               </text>
             </FigureInk>
@@ -142,18 +153,18 @@ export function WaterLedger({
                 rest.map(flow => [flow.name, flow.answer.value]),
               )}
             >
-              <text x={LIST_WIDTH - 8} y={y + 5} textAnchor="end" className="strong">
+              <text x={columns.list - 8} y={y + 5} textAnchor="end" className="strong">
                 {inWhole(rest.reduce((sum, flow) => sum + flow.answer.value, 0))}
               </text>
             </FigureInk>
           </g>
         )}
-        <path d={`M0 ${bottom - 5}H${LIST_WIDTH}`} className="axis" />
+        <path d={`M0 ${bottom - 5}H${columns.list}`} className="axis" />
         <text x="0" y={bottom + 13}>
           in all
         </text>
         <FigureInk answer={total}>
-          <text x={LIST_WIDTH - 8} y={bottom + 13} textAnchor="end" className="ledger-total">
+          <text x={columns.list - 8} y={bottom + 13} textAnchor="end" className="ledger-total">
             {inWhole(total.value)}
           </text>
         </FigureInk>
@@ -169,14 +180,22 @@ export function WaterLedger({
                 takers.map(flow => [flow.name, -flow.answer.value]),
               )}
             >
-              <text x={LIST_WIDTH - 8} y={bottom + 34} textAnchor="end" className="ink-aside">
+              <text x={columns.list - 8} y={bottom + 34} textAnchor="end" className="ink-aside">
                 {inWhole(-takers.reduce((sum, flow) => sum + flow.answer.value, 0))}
               </text>
             </FigureInk>
           </g>
         )}
         {charge ? (
-          <LedgerVessel charge={charge} report={report} nowMs={nowMs} zone={zone} frame={frame} />
+          <LedgerVessel
+            charge={charge}
+            report={report}
+            nowMs={nowMs}
+            zone={zone}
+            frame={frame}
+            columns={columns}
+            wordsY={narrow ? bottom + (takers.length > 0 ? 64 : 44) : null}
+          />
         ) : null}
       </svg>
     </section>
@@ -185,9 +204,9 @@ export function WaterLedger({
 
 const SCALES = [1, 10, 100, 1000].flatMap(power => [1, 1.6, 2.5, 4, 6.3].map(step => step * power)).reverse()
 /** px² per gram: the largest printed scale at which level and notch both fit. */
-function gramScale(charge: ChargeNow): number {
+function gramScale(charge: ChargeNow, columns: Columns): number {
   const most = Math.max(charge.waterG, charge.notchG ?? 0, charge.freshG, 0.1)
-  const room = VESSEL.width * (VESSEL.height - 14)
+  const room = columns.width * (columns.height - 14)
   return SCALES.find(scale => most * scale <= room) ?? 1
 }
 interface Row {
@@ -199,9 +218,9 @@ interface Row {
 }
 
 /** The list is the legend: each stream leaves beside its figure, the largest outermost. */
-function layRows(shown: readonly Flow[], perMg: number): { rows: Row[]; y: number } {
+function layRows(shown: readonly Flow[], perMg: number, columns: Columns): { rows: Row[]; y: number } {
   let y = 12
-  let right = VESSEL.left + VESSEL.width - 8
+  let right = columns.left + columns.width - 8
   const rows = shown.map(flow => {
     const width = Math.max(flow.answer.value * perMg, 1.2)
     y += Math.max(0, (width - ROW) / 2)
@@ -217,8 +236,8 @@ interface Frame {
   readonly top: number
   readonly bottom: number
 }
-const levelY = (charge: ChargeNow, grams: number, frame: Frame): number =>
-  frame.bottom - (grams * gramScale(charge)) / VESSEL.width
+const levelY = (charge: ChargeNow, grams: number, frame: Frame, columns: Columns): number =>
+  frame.bottom - (grams * gramScale(charge, columns)) / columns.width
 
 function StreamInk({
   y,
@@ -226,7 +245,9 @@ function StreamInk({
   width,
   level,
   flow,
+  columns,
 }: {
+  readonly columns: Columns
   readonly y: number
   readonly x: number
   readonly width: number
@@ -234,7 +255,7 @@ function StreamInk({
   readonly flow: Flow
 }) {
   const r = 7 + width / 2
-  const path = `M${LIST_WIDTH + 6} ${y}H${x - r}Q${x} ${y} ${x} ${y + r}V${level}`
+  const path = `M${columns.list + 6} ${y}H${x - r}Q${x} ${y} ${x} ${y + r}V${level}`
   if (flow.pencil) return <path d={path} className="stream-pencil" />
   return (
     <g className="stream">
@@ -250,27 +271,32 @@ function LedgerVessel({
   nowMs,
   zone,
   frame,
+  columns,
+  wordsY,
 }: {
+  readonly columns: Columns
+  /** Where the words stand when there is no room beside the vessel. */
+  readonly wordsY: number | null
   readonly charge: ChargeNow
   readonly report: BoxReport
   readonly nowMs: number
   readonly zone: string
   readonly frame: Frame
 }) {
-  const { left, width } = VESSEL
+  const { left, width } = columns
   const { top, bottom } = frame
   const right = left + width
-  const held = levelY(charge, charge.waterG, frame)
-  const notch = charge.notchG === null ? null : levelY(charge, charge.notchG, frame)
-  const fresh = levelY(charge, charge.freshG, frame)
-  const scale = gramScale(charge)
-  const unit = scale >= 1000 ? 0.1 : scale >= 60 ? 1 : scale >= 6 ? 10 : 100
+  const held = levelY(charge, charge.waterG, frame, columns)
+  const notch = charge.notchG === null ? null : levelY(charge, charge.notchG, frame, columns)
+  const fresh = levelY(charge, charge.freshG, frame, columns)
+  const scale = gramScale(charge, columns)
+  const unit = scale >= 2500 ? 0.1 : scale >= 60 ? 1 : scale >= 6 ? 10 : 100
   const side = Math.sqrt(unit * scale)
   const leaves = report.leaves
-  const labelX = right + 22
+  const labelX = wordsY === null ? right + 22 : 12
   const deep = bottom - held > 30
   const isLeft = notch !== null && notch < held
-  const lostY = notch === null ? 0 : Math.min(notch - 5, held - 40)
+  const lostY = wordsY ?? (notch === null ? 0 : Math.min(notch - 5, held - 40))
   return (
     <g>
       <rect x={left} y={held} width={width} height={bottom - held} className="water" />
@@ -334,12 +360,26 @@ function LedgerVessel({
         </>
       )}
       <FigureInk answer={freshAnswer(charge)}>
-        <text x={labelX - 12} y={Math.max(fresh + 4, held + 18, lostY + 62)} className="ink-small-aside">
+        <text
+          x={labelX - 12}
+          y={wordsY === null ? Math.max(fresh + 4, held + 18, lostY + 62) : lostY + 62}
+          className="ink-small-aside"
+        >
           fresh: {inTenths(charge.freshG)} g
         </text>
       </FigureInk>
-      <rect x="0.5" y={bottom - side} width={side} height={side} className="water" />
-      <text x={side + 9} y={bottom - side / 2 + 5} className="ink-small">
+      <rect
+        x="0.5"
+        y={(wordsY === null ? bottom : lostY + 70 + side) - side}
+        width={side}
+        height={side}
+        className="water"
+      />
+      <text
+        x={side + 9}
+        y={(wordsY === null ? bottom : lostY + 70 + side) - side / 2 + 5}
+        className="ink-small"
+      >
         {unit} g of water
       </text>
     </g>

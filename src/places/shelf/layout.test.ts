@@ -10,9 +10,9 @@ const box = (id: string, board: number, leftMm: number, widthMm = 400): ShelfBox
 })
 
 test('one scale for all, never above its usual size, and the widest board fits', () => {
-  expect(layOutShelf([box('a', 0, 40)], 1184).scale).toBe(0.47)
+  expect(layOutShelf([box('a', 0, 40)], 1184).scale).toBe(0.46)
   const wide = layOutShelf([box('a', 0, 40), box('b', 0, 3000)], 1184)
-  expect(wide.scale).toBeLessThan(0.47)
+  expect(wide.scale).toBeLessThan(0.46)
   for (const board of wide.boards)
     for (const item of board.boxes) expect(item.x + item.widthPx).toBeLessThanOrEqual(1184)
   expect(wide.boards[0]!.boxes[1]!.widthPx).toBeCloseTo(400 * wide.scale, 9)

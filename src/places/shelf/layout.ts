@@ -26,8 +26,8 @@ export interface ShelfLayout {
   readonly heightPx: number
 }
 
-export const SLIP = { width: 170, height: 59, gap: 6, below: 13 } as const
-const USUAL_SCALE = 0.47
+export const SLIP = { width: 170, height: 59, gap: 6, below: 11 } as const
+const USUAL_SCALE = 0.46
 const BOARD_END_MM = 40
 const LID_MM = 34
 const BOARD_GAP_PX = 4
@@ -36,7 +36,7 @@ const BOARD_GAP_PX = 4
  * Boards to one scale. Every board keeps the person's places and gaps; a board with more slips than fit is carried on
  * below it, and on a narrow screen two boxes stand in a row.
  * @param widthPx of the drawing
- * @returns the largest scale, at most 0.47 px/mm, at which the longest board fits
+ * @returns the largest scale, at most 0.46 px/mm, at which the longest board fits
  */
 export function layOutShelf(boxes: readonly ShelfBox[], widthPx: number): ShelfLayout {
   const perRow = Math.max(1, Math.floor((widthPx + SLIP.gap) / (SLIP.width + SLIP.gap)))

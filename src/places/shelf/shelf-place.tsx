@@ -1,7 +1,7 @@
 import { useElementSize, useHotkeys } from '@mantine/hooks'
 import { useQueries } from '@tanstack/react-query'
 import { useState } from 'react'
-import { Navigate } from 'react-router'
+import { Link, Navigate } from 'react-router'
 import { profileOf } from '#records/box-facts.ts'
 import { judge } from '../journal/judgement.ts'
 import { useJournalTools } from '../journal/journal-context.tsx'
@@ -66,9 +66,14 @@ export default function ShelfPlace() {
           </h1>
           <p className="behind">{sentence.behind}</p>
         </div>
-        <button type="button" className="filled" onClick={() => setLogging(true)}>
-          Log a reading <kbd>L</kbd>
-        </button>
+        <div className="acts">
+          <Link to={`${tools.base}/start`} className="worded">
+            Add a box
+          </Link>
+          <button type="button" className="filled" onClick={() => setLogging(true)}>
+            Log a reading <kbd>L</kbd>
+          </button>
+        </div>
       </div>
       {failed && (
         <p className="notice">

@@ -145,8 +145,10 @@ function Lane({
     <g>
       {name}
       <path d={shape} className={pencil ? 'lane-pencil' : 'lane-ink'} />
-      {leaves.beyondHorizon.early ? (
-        aside('beyond this year', end)
+      {leaves.beyondHorizon.early || widthPx < 600 ? (
+        leaves.beyondHorizon.early ? (
+          aside('beyond this year', end)
+        ) : null
       ) : (
         <FigureInk answer={dateAnswer('likely range', 0.1, leaves.sharesOfDates, report.draws)}>
           <text

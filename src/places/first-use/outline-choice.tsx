@@ -1,0 +1,74 @@
+import { CONTAINERS, insideVolumeL, type ContainerKind } from '#core/container/container.ts'
+import { USUAL_SPOOL } from '#core/filament/winding.ts'
+import { BoxDrawing } from '#draw/box-drawing.tsx'
+import { Approx } from '#draw/figure.tsx'
+import { HatchDefs } from '#draw/hatch.tsx'
+import { inWhole, THIN } from '#draw/format.ts'
+import { usePreferences } from '../journal/journal-context.tsx'
+
+const OFFERED: readonly ContainerKind[] = ['jar', 'clip-square', 'clip-long', 'tote', 'pail', 'bag']
+const SCALE = 0.262
+const MEASURE_SPOOL = {
+  name: 'PLA',
+  material: 'PLA',
+  colour: 'ochre',
+  filamentG: 800,
+  rimDiameterMm: USUAL_SPOOL.rimDiameterMm,
+  widthMm: USUAL_SPOOL.widthMm,
+} as const
+const HEIGHT = 98
+
+/** One scale for all six; each holds the same spool. The chosen one turns from pencil to ink. */
+export function OutlineChoice({
+  chosen,
+  choose,
+}: {
+  readonly chosen: ContainerKind
+  readonly choose: (kind: ContainerKind) => void
+}) {
+  const { dark } = usePreferences()
+  return (
+    <div className="outlines" role="radiogroup" aria-label="Which outline is it?">
+      {OFFERED.map(kind => {
+        const { name, section, size, baseShare } = CONTAINERS[kind]
+        const litres = insideVolumeL(section, size, baseShare)
+        return (
+          <label key={kind} className="outline">
+            <input
+              type="radio"
+              name="outline"
+              className="visually-hidden"
+              checked={chosen === kind}
+              onChange={() => choose(kind)}
+            />
+            <svg width="166" height={HEIGHT + 8} className="drawing" aria-hidden="true">
+              <HatchDefs spools={[MEASURE_SPOOL]} dark={dark} />
+              <rect x="0" y={HEIGHT} width="166" height="5" className="board" />
+              <path d={`M0 ${HEIGHT}H166`} className="board-line" />
+              <BoxDrawing
+                box={{
+                  container: kind,
+                  widthMm: size.widthMm,
+                  heightMm: size.heightMm,
+                  sizePencil: chosen !== kind,
+                }}
+                spools={[MEASURE_SPOOL]}
+                vessel={null}
+                scale={SCALE}
+                x={83 - (size.widthMm * SCALE) / 2}
+                y={HEIGHT}
+              />
+            </svg>
+            <span className="outline-name">{name}</span>
+            <span className="aside small">
+              <Approx />
+              {inWhole(litres)}
+              {THIN}L · {inWhole(size.widthMm)} × {inWhole(size.heightMm)}
+              {THIN}mm
+            </span>
+          </label>
+        )
+      })}
+    </div>
+  )
+}
