@@ -229,7 +229,7 @@ export const BOXES: readonly LoftBox[] = [
       spool('PVA fog', 'PVA', 'mist', 450, 'dried today'),
       spool('PVA bone', 'PVA', 'bone', 490, 'dried today'),
     ],
-    truth: { leakLPerH: 3.1 },
+    truth: { leakLPerH: 4.6 },
     events: [heated(12, 110, 2)],
   },
   {

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react'
 import { Link, useLocation, useNavigate } from 'react-router'
 import { useJournalTools, usePreferences } from '../places/journal/journal-context.tsx'
 
-const THEMES = { auto: 'Light: as the device', light: 'Light: day', dark: 'Light: night' } as const
+const THEMES = { auto: 'as device', light: 'day', dark: 'night' } as const
 const NEXT_THEME = { auto: 'light', light: 'dark', dark: 'auto' } as const
 
 /** Wordmark, the places that work, and how things are shown. */
@@ -43,9 +43,9 @@ export function Shell({ children }: { readonly children: ReactNode }) {
             type="button"
             className="quiet"
             onClick={() => change({ theme: NEXT_THEME[theme] })}
-            aria-label={`${THEMES[theme]}; change`}
+            aria-label={`Light: ${THEMES[theme]}; change`}
           >
-            {theme === 'auto' ? 'as device' : theme === 'light' ? 'day' : 'night'}
+            {THEMES[theme]}
           </button>
         </div>
       </header>

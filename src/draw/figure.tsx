@@ -38,7 +38,6 @@ export function FigureInk({ answer, children }: { readonly answer: Answer; reado
     <g
       role="button"
       tabIndex={0}
-      aria-label={`${answer.quantity}: why`}
       className={`figure-ink known-${answer.knowledge}`}
       data-quantity={answer.quantity}
       onClick={() => open(answer)}

@@ -167,7 +167,7 @@ export const dateAnswer = (
       ...dates.map(date =>
         input(
           `d${Math.round(date.share * 1000) / 10}`,
-          `left the target in ${Math.round(date.share * 1000) / 10} % of the draws by`,
+          `${Math.round(date.share * 1000) / 10} % have left it`,
           date.atS,
           'date',
           'computed',

@@ -36,7 +36,7 @@ export const FORMULAS = {
     source: 'Guggenheim–Anderson–de Boer with C = 2; material values typical, from memory',
   },
   'constant-loading': {
-    text: 'φ2 = φ1 · (e1 · K1) / (e2 · K2)',
+    text: 'x = φ1 · (e1 · K1) / (e2 · K2) − φ1',
     source: 'Tóth isotherm, Ng et al. 2001 (from memory): the loading stays, K·p stays',
   },
   'charge-gain': {

@@ -14,7 +14,7 @@ interface Reading {
 /** A change between two readings, split in two. */
 export interface ChangeSplit {
   /** Where the first reading stands at the second's temperature with the same water. */
-  readonly betweenRhPercent: Answer
+  readonly betweenRhPercent: number
   readonly byTemperaturePercent: Answer
   readonly byWaterPercent: Answer
   /** Water gained (negative: lost) by the beads, mg. */
@@ -41,9 +41,10 @@ export function splitChange(
   const [q1, q2] = [loading(then), loading(now)]
   const percent = (symbol: string, name: string, value: number) => input(symbol, name, value, '%', 'measured')
   return {
-    betweenRhPercent: answer(
-      'reading at the new temperature, same water',
-      between,
+    betweenRhPercent: between,
+    byTemperaturePercent: answer(
+      'change by temperature',
+      between - then.relativeHumidityPercent,
       '%',
       'computed',
       'constant-loading',
@@ -71,17 +72,6 @@ export function splitChange(
           '1/kPa',
           'computed',
         ),
-      ],
-    ),
-    byTemperaturePercent: answer(
-      'change by temperature',
-      between - then.relativeHumidityPercent,
-      '%',
-      'computed',
-      'difference',
-      [
-        input('a', 'at the new temperature with the same water', between, '%', 'computed'),
-        percent('b', 'reading then', then.relativeHumidityPercent),
       ],
     ),
     byWaterPercent: answer(

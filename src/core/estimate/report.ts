@@ -25,7 +25,7 @@ import { observationsOf } from './likelihood.ts'
 import { ENSEMBLE_TOLERANCES, samplePosterior, type Draw } from './posterior.ts'
 import { seededRandom } from './random.ts'
 import { unknownsOf } from './unknowns.ts'
-import { evenPicks, spreadOf, weightedMean, weightedQuantile, type Spread } from './weighted.ts'
+import { evenPicks, spreadOf, weightedQuantile, type Spread } from './weighted.ts'
 
 /** One way water takes, in the middle draw: G·(c_from − c_to). */
 export interface Stream {
@@ -151,7 +151,12 @@ function reckonWithDraws(facts: BoxFacts, options: ReportOptions) {
   const datesS = draws.map(draw =>
     target === null ? facts.nowS + HORIZON_S : leavesAtS(facts, draw, target),
   )
-  const middle = middleDraw(draws, weights, unknowns.length)
+  const middle = middleDraw(
+    draws,
+    weights,
+    datesS,
+    facts.charges.find(charge => isPresent(charge, facts.nowS))?.id,
+  )
   const point = { temperatureC: 0, vapourDensityGPerL: 0 }
   middle.network.surroundings.at(facts.nowS, point)
   const temperatureC = point.temperatureC
@@ -205,24 +210,28 @@ function reckonWithDraws(facts: BoxFacts, options: ReportOptions) {
   return { report, draws, weights, datesS }
 }
 
-/** The draw nearest the weighted middle of all unknowns, measured in their own spreads. */
-function middleDraw(draws: readonly Draw[], weights: ArrayLike<number>, unknowns: number): Draw {
-  const means: number[] = []
-  const spreads: number[] = []
-  for (let k = 0; k < unknowns; k++) {
-    const column = draws.map(draw => draw.z[k]!)
-    means.push(weightedMean(column, weights))
-    spreads.push(
-      Math.sqrt(
-        weightedMean(
-          column.map(z => (z - means[k]!) ** 2),
-          weights,
-        ),
-      ) || 1,
-    )
+/**
+ * One draw to stand for all where a page needs figures that agree with each other: the nearest to the weighted medians
+ * of what is shown: leak, water in the charge, RH now, and the date the target is left, each measured in its spread.
+ */
+function middleDraw(
+  draws: readonly Draw[],
+  weights: ArrayLike<number>,
+  datesS: readonly number[],
+  chargeId: string | undefined,
+): Draw {
+  const columns = [
+    draws.map(draw => Math.log(draw.values.leakLPerH)),
+    draws.map(draw => (chargeId === undefined ? 0 : draw.waterNowG[draw.network.nodeOfCharge[chargeId]!]!)),
+    draws.map(draw => draw.airRhNowPercent),
+    datesS,
+  ]
+  const distance = draws.map(() => 0)
+  for (const column of columns) {
+    const { low, middle, high } = spreadOf(column, weights)
+    column.forEach((value, i) => (distance[i]! += ((value - middle) / Math.max(high - low, 1e-9)) ** 2))
   }
-  const distance = (draw: Draw) => draw.z.reduce((sum, z, k) => sum + ((z - means[k]!) / spreads[k]!) ** 2, 0)
-  return draws.reduce((best, draw) => (distance(draw) < distance(best) ? draw : best))
+  return draws[distance.indexOf(Math.min(...distance))]!
 }
 
 function streamsNow(facts: BoxFacts, draw: Draw, temperatureC: number, roomGPerL: number): Stream[] {

@@ -120,8 +120,9 @@ function dampestSpools(view: BoxView, report: BoxReport): string | null {
   if (givers.length === 0 || lid <= 0) return null
   const sum = givers.reduce((total, spool) => total + spoolFlow(report, spool.spoolId), 0)
   const times = sum / lid
-  const names = givers.length === 1 ? givers[0]!.name : `${givers.length} damp spools`
-  return `${names} ${givers.length === 1 ? 'gives' : 'give'} the air ${times < 1.5 ? 'as much water as' : `${inWhole(times)} times the water`} the lid lets in.`
+  const count = ['', '', 'Two', 'Three', 'Four', 'Five', 'Six'][givers.length] ?? String(givers.length)
+  const names = givers.length === 1 ? givers[0]!.name : `${count} damp spools`
+  return `${names} ${givers.length === 1 ? 'gives' : 'give'} the air ${times < 1.5 ? 'as much water as' : times < 2.5 ? 'twice the water' : `${inWhole(times)} times the water`} the lid lets in.`
 }
 
 /** mg a day that a spool and its board give the air. */

@@ -43,7 +43,7 @@ export function ChangeArrows({
     dryMassG: charge.dryMassG,
     capacityFactor: report?.charges[0]?.capacityFactor ?? 1,
   })
-  const between = split.betweenRhPercent.value
+  const between = split.betweenRhPercent
   const temps = [before.temperatureC, last.temperatureC]
   const rhs = [
     before.relativeHumidityPercent,

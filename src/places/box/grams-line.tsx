@@ -51,7 +51,14 @@ function Sizes({ wanted, inItG }: { readonly wanted: readonly GramsWanted[]; rea
         item.grams < (eight?.grams ?? Infinity) * 0.75,
     )
     .sort((a, b) => a.grams! - b.grams!)[0]
-  const reach = plain.filter(item => item.grams !== null)
+  // what holds longer for the same weight says it all
+  const reach = plain.filter(
+    (item, i) =>
+      item.grams !== null &&
+      !plain
+        .slice(i + 1)
+        .some(later => later.grams !== null && roundedGrams(later.grams) === roundedGrams(item.grams!)),
+  )
   const largest = reach.at(-1)
   return (
     <>

@@ -49,7 +49,7 @@ function flowsOf(view: BoxView, report: BoxReport): Flow[] {
     const because =
       kind === 'lid'
         ? view.box.lid === 'unknown'
-          ? 'not known'
+          ? 'not told'
           : (LID_WORDS[view.box.lid] ?? '')
         : kind === 'openings'
           ? `${view.box.openingsPerMonth} a month`
@@ -317,7 +317,9 @@ function LedgerVessel({
         d={`M${left - 7} ${top - 7}L${left} ${top}V${bottom}H${right}V${top}L${right + 7} ${top - 7}`}
         className="box-outline"
       />
-      {notch !== null && <path d={`M${right} ${notch - 5}v10l-8 -5z`} className="notch" />}
+      {notch !== null && (charge.notchG ?? 0) >= 0.05 && (
+        <path d={`M${right} ${notch - 5}v10l-8 -5z`} className="notch" />
+      )}
       <FigureInk answer={heldAnswer(charge)}>
         <text
           x={deep ? left + width / 2 : left - 8}
@@ -328,7 +330,12 @@ function LedgerVessel({
           {inTenths(charge.waterG)} g
         </text>
       </FigureInk>
-      {charge.notchG !== null && (
+      {charge.notchG !== null && charge.notchG < 0.05 && (
+        <text x={labelX - 12} y={lostY} className="ink-label">
+          target out of reach
+        </text>
+      )}
+      {charge.notchG !== null && charge.notchG >= 0.05 && (
         <FigureInk answer={notchAnswer(charge)}>
           <text x={labelX - 12} y={lostY} className="ink-label">
             lost at {inTenths(charge.notchG)} g

@@ -239,7 +239,11 @@ function InsideStep({ form, set, errors }: StepProps & { readonly errors: Return
           const n = form.counts[id] ?? 0
           return (
             <li key={id} className={n > 0 ? 'chip chosen' : 'chip'}>
-              <button type="button" onClick={() => count(id, n + 1)} aria-label={`${id}: one more`}>
+              <button
+                type="button"
+                onClick={() => count(id, n + 1)}
+                aria-label={`${id}${n > 0 ? ` × ${n}` : ''}: one more`}
+              >
                 {id}
                 {n > 0 && <span className="chip-count"> × {n}</span>}
               </button>

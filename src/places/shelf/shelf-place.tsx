@@ -11,7 +11,7 @@ import { DrawnLegend } from './drawn-legend.tsx'
 import { layOutShelf } from './layout.ts'
 import { ShelfDrawing, type ShelfItem } from './shelf-drawing.tsx'
 import { shelfSentence } from './shelf-sentence.ts'
-import { YearLine } from './year-line.tsx'
+import { RoomAir, YearLine } from './year-line.tsx'
 
 /** Which box needs me, and when? */
 export default function ShelfPlace() {
@@ -101,7 +101,10 @@ export default function ShelfPlace() {
                 <DrawnLegend scale={layout!.scale} />
               </div>
             )}
-            <h2 className="year-title">The year ahead</h2>
+            <div className="year-head">
+              <h2 className="year-title">The year ahead</h2>
+              <RoomAir room={{ profile: profileOf(room), knowledge: room.climateKnown }} />
+            </div>
             <YearLine
               items={items}
               room={{ profile: profileOf(room), knowledge: room.climateKnown }}

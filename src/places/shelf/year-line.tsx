@@ -4,7 +4,7 @@ import { profileAt, type MonthlyProfile } from '#core/room/climate.ts'
 import type { Knowledge } from '#core/answer.ts'
 import { msFromSeconds, secondsFromMs } from '#units/time.ts'
 import { monthStarts, monthText, shortDayText } from '#draw/dates.ts'
-import { FigureInk } from '#draw/figure.tsx'
+import { Figure, FigureInk } from '#draw/figure.tsx'
 import { inTenths } from '#draw/format.ts'
 import { InkLink } from '../journal/ink-link.tsx'
 import type { ShelfItem } from './shelf-drawing.tsx'
@@ -40,12 +40,14 @@ export function YearLine({ items, room, widthPx, nowMs, zone }: Props) {
       {months.map((ms, i) => (
         <g key={ms}>
           <path d={`M${x(ms)} ${baseline}v4`} className="axis" />
-          {(widthPx >= 600 || i % 3 === 0) && x(ms) < widthPx - 28 && Math.abs(x(ms) - x(nowMs)) > 18 && (
-            <text x={x(ms) + 3} y={baseline + 14} className="ink-small">
-              {monthText(ms, zone)}
-              {new Date(ms).getUTCMonth() === 0 ? ` ${new Date(ms).getUTCFullYear()}` : ''}
-            </text>
-          )}
+          {(widthPx >= 600 || i % 3 === 0) &&
+            x(ms) < widthPx - 28 &&
+            Math.abs(x(ms) + 14 - x(nowMs)) > 44 && (
+              <text x={x(ms) + 3} y={baseline + 14} className="ink-small">
+                {monthText(ms, zone)}
+                {new Date(ms).getUTCMonth() === 0 ? ` ${new Date(ms).getUTCFullYear()}` : ''}
+              </text>
+            )}
         </g>
       ))}
       <path d={`M${x(nowMs)} 4V${baseline}`} className="today-line" />
@@ -190,6 +192,11 @@ function Grass({
     const height = density(nowMs + (px - x(nowMs)) * perPx) * GRASS_PX_PER_G * (0.9 + 0.2 * chance)
     blades.push(`M${px.toFixed(1)} ${baseline}l${(5 * chance - 2.5).toFixed(1)} ${(-height).toFixed(1)}`)
   }
+  return <path d={blades.join('')} className="grass" />
+}
+
+/** The room's dampest and driest month, in words. */
+export function RoomAir({ room }: { readonly room: Props['room'] }) {
   const months = room.profile.temperatureC.map((temperatureC, i) => ({
     i,
     temperatureC,
@@ -202,22 +209,15 @@ function Grass({
     vapourDensityAnswer(`room air in ${label(month)}`, { ...month, knowledge: room.knowledge })
   const [dry, damp] = [sorted[0]!, sorted.at(-1)!]
   return (
-    <g>
-      <path d={blades.join('')} className="grass" />
-      {toX > 600 && (
-        <g className="ink-small">
-          <FigureInk answer={figure(damp)}>
-            <text x={toX - 178} y={baseline - 44} textAnchor="end" className="halo">
-              room air: {inTenths(figure(damp).value)} g/m³ in {label(damp)},
-            </text>
-          </FigureInk>
-          <FigureInk answer={figure(dry)}>
-            <text x={toX - 172} y={baseline - 44} className="halo">
-              {inTenths(figure(dry).value)} g/m³ in {label(dry)}
-            </text>
-          </FigureInk>
-        </g>
-      )}
-    </g>
+    <span className="room-air">
+      room air:{' '}
+      <Figure answer={figure(damp)}>
+        {inTenths(figure(damp).value)} g/m³ in {label(damp)}
+      </Figure>
+      ,{' '}
+      <Figure answer={figure(dry)}>
+        {inTenths(figure(dry).value)} in {label(dry)}
+      </Figure>
+    </span>
   )
 }

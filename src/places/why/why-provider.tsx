@@ -24,6 +24,9 @@ export function WhyProvider({ zone, children }: { readonly zone: string; readonl
         closeButtonProps={{ 'aria-label': 'Close' }}
         className="why"
         transitionProps={{ duration: 0 }}
+        withOverlay={false}
+        trapFocus={false}
+        lockScroll={false}
       >
         {answer && <WhyNote answer={answer} zone={zone} />}
       </Drawer>

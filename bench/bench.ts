@@ -1,0 +1,67 @@
+// How fast the core is, each against a peer in the same run: the ratios travel between machines, the times do not.
+import psychrolib from 'psychrolib'
+import { dewPointC, saturationPressureWaterPa } from '../src/core/air/saturation.ts'
+import { reckonBox, reckonGrams } from '../src/core/estimate/report.ts'
+import { drawSurroundings, historyNetwork } from '../src/core/estimate/box-network.ts'
+import { seededRandom } from '../src/core/estimate/random.ts'
+import { syntheticBox } from '../src/core/estimate/synthetic-box.ts'
+import { ENSEMBLE_TOLERANCES } from '../src/core/estimate/posterior.ts'
+import { simulate } from '../src/core/network/simulate.ts'
+import { explicitRungeKutta } from './explicit-runge-kutta.ts'
+
+/** Median milliseconds of one call, over a few rounds. */
+function time(calls: number, run: (i: number) => unknown): number {
+  const rounds: number[] = []
+  for (let round = 0; round < 7; round++) {
+    const start = performance.now()
+    for (let i = 0; i < calls; i++) run(i)
+    rounds.push((performance.now() - start) / calls)
+  }
+  return rounds.sort((a, b) => a - b)[3]!
+}
+const row = (what: string, ours: number, peer: number, peerName: string) =>
+  console.log(
+    `${what.padEnd(46)} ${(ours * 1000).toFixed(2).padStart(10)} µs   ${peerName.padEnd(34)} ${(peer * 1000).toFixed(2).padStart(10)} µs   ${(peer / ours).toFixed(1)} times`,
+  )
+
+psychrolib.SetUnitSystem(psychrolib.SI)
+row(
+  'saturation pressure',
+  time(20_000, i => saturationPressureWaterPa(1 + (i % 80))),
+  time(20_000, i => psychrolib.GetSatVapPres(1 + (i % 80))),
+  'psychrolib',
+)
+row(
+  'dew point',
+  time(3000, i => dewPointC(700 + i)),
+  time(3000, i => psychrolib.GetTDewPointFromVapPres(30, 700 + i)),
+  'psychrolib',
+)
+
+const { facts, truth } = syntheticBox(seededRandom(4242), 150, 6)
+const network = historyNetwork(facts, truth, drawSurroundings(facts, truth))
+const span = { fromS: facts.fromS, toS: facts.nowS, outputS: [facts.nowS] }
+const exact = simulate(network, span, {
+  airToleranceRhPercent: 1e-4,
+  relativeTolerance: 1e-8,
+  absoluteToleranceG: 1e-8,
+}).airRhPercent[0]!
+const peerRh = explicitRungeKutta(network, span.fromS, span.toS)
+const ourRun = simulate(network, span, ENSEMBLE_TOLERANCES)
+console.log(
+  `150 days of one box: ${ourRun.steps} steps; error ${Math.abs(ourRun.airRhPercent[0]! - exact).toFixed(3)} % RH, peer's ${Math.abs(peerRh - exact).toFixed(3)} % RH`,
+)
+row(
+  '150 days of one box',
+  time(20, () => simulate(network, span, ENSEMBLE_TOLERANCES)),
+  time(2, () => explicitRungeKutta(network, span.fromS, span.toS)),
+  'explicit Runge–Kutta, largest stable step',
+)
+
+const start = performance.now()
+const report = reckonBox(facts, { seed: 1 })
+const reported = performance.now()
+reckonGrams(facts, { seed: 1 }, [4, 8, 16])
+console.log(
+  `one box, ${report.draws} draws over 150 days and a year ahead: ${(reported - start).toFixed(0)} ms; grams wanted on top: ${(performance.now() - reported).toFixed(0)} ms`,
+)

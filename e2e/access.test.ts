@@ -1,0 +1,113 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { gzipSync } from 'node:zlib'
+import type { Page } from 'puppeteer-core'
+import { root } from '../scripts/set-up.mjs'
+import { openStage, settled, type Stage } from './harness.ts'
+
+const axeSource = readFileSync(join(root, 'node_modules/axe-core/axe.min.js'), 'utf8')
+let stage: Stage
+beforeAll(async () => void (stage = await openStage()), 60_000)
+afterAll(() => stage.close())
+
+/** Serious and critical findings of axe on what is on the screen now. */
+async function findings(page: Page): Promise<string[]> {
+  await page.evaluate(axeSource)
+  return page.evaluate(async () => {
+    const { axe } = window as unknown as {
+      axe: {
+        run(): Promise<{
+          violations: { id: string; impact: string; nodes: { target: string[]; failureSummary: string }[] }[]
+        }>
+      }
+    }
+    const { violations } = await axe.run()
+    return violations
+      .filter(item => item.impact === 'serious' || item.impact === 'critical')
+      .map(
+        item =>
+          `${item.id}: ${item.nodes
+            .map(node => `${node.target.join(' ')} ${node.failureSummary}`)
+            .slice(0, 3)
+            .join(' | ')}`,
+      )
+  })
+}
+
+describe.each([
+  ['day', false],
+  ['night', true],
+])('axe finds nothing serious or critical by %s', (_, dark) => {
+  test.each([
+    ['the shelf', '/demo', 1280, 800],
+    ['the shelf on a phone', '/demo', 390, 844],
+    ['a box', '/demo/box/launch', 1280, 800],
+    ['a box on a phone', '/demo/box/bilge', 390, 844],
+  ] as const)(
+    '%s',
+    async (_name, hash, width, height) => {
+      const page = await stage.open(hash, { width, height, dark })
+      await settled(page)
+      expect(await findings(page)).toEqual([])
+      await page.close()
+    },
+    90_000,
+  )
+
+  test('the reading dialog and a margin note', async () => {
+    const page = await stage.open('/demo/box/cox', { dark })
+    await settled(page)
+    await page.keyboard.press('l')
+    await page.waitForSelector('.mantine-Modal-content input')
+    expect(await findings(page)).toEqual([])
+    await page.keyboard.press('Escape')
+    await page.waitForFunction(() => !document.querySelector('.mantine-Modal-content'))
+    await page.click('.air-line [data-quantity]')
+    await page.waitForSelector('[data-why]')
+    expect(await findings(page)).toEqual([])
+    await page.close()
+  }, 90_000)
+
+  test('all three screens of first use', async () => {
+    const page = await stage.open('/', { dark, fresh: true })
+    await page.waitForSelector('[data-place="start"]')
+    await page.type('input[inputmode="decimal"]', '20')
+    for (let step = 0; step < 3; step++) {
+      expect(await findings(page)).toEqual([])
+      if (step < 2) await page.click('button[type="submit"]')
+    }
+    await page.close()
+  }, 60_000)
+})
+
+test('the first route’s JavaScript stays under 260 kB gzipped', () => {
+  interface Chunk {
+    file: string
+    isEntry?: boolean
+    imports?: string[]
+  }
+  const manifest = JSON.parse(readFileSync(join(root, 'dist/.vite/manifest.json'), 'utf8')) as Record<
+    string,
+    Chunk
+  >
+  const wanted = new Set<string>()
+  const take = (key: string) => {
+    const chunk = manifest[key]
+    if (!chunk || wanted.has(chunk.file)) return
+    wanted.add(chunk.file)
+    chunk.imports?.forEach(take)
+  }
+  for (const [key, chunk] of Object.entries(manifest))
+    if (chunk.isEntry || key.endsWith('shelf-place.tsx')) take(key)
+  const bytes = [...wanted].reduce(
+    (sum, file) => sum + gzipSync(readFileSync(join(root, 'dist', file))).length,
+    0,
+  )
+  console.info(`first route: ${(bytes / 1000).toFixed(1)} kB gzip in ${wanted.size} files`)
+  expect(wanted.size).toBeGreaterThan(1)
+  expect(bytes).toBeLessThan(260_000)
+  // the chart library is in none of them
+  expect(readdirSync(join(root, 'dist/assets')).some(file => file.startsWith('history-chart'))).toBe(true)
+  expect([...wanted].some(file => file.includes('history-chart'))).toBe(false)
+})

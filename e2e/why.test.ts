@@ -1,0 +1,84 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals'
+import type { Page } from 'puppeteer-core'
+import { openStage, problemsOf, settled, type Stage } from './harness.ts'
+import { disagreement, FORMULA_WORK, type ShownWhy } from './recompute.ts'
+
+let stage: Stage
+const formulasSeen = new Set<string>()
+beforeAll(async () => void (stage = await openStage()), 60_000)
+afterAll(() => stage.close())
+
+interface Found extends ShownWhy {
+  readonly quantity: string
+  readonly source: string
+  readonly text: string
+}
+
+/** Opens every number on the page, one by one, as a person would, and reads its margin note. */
+async function openEvery(page: Page): Promise<Found[]> {
+  const count = await page.$$eval('[data-quantity]', all => all.length)
+  const found: Found[] = []
+  for (let i = 0; i < count; i++) {
+    const quantity = await page.evaluate(n => {
+      const figure = document.querySelectorAll('[data-quantity]')[n]!
+      figure.scrollIntoView({ block: 'center' })
+      figure.dispatchEvent(new MouseEvent('click', { bubbles: true }))
+      return figure.getAttribute('data-quantity') ?? ''
+    }, i)
+    await page.waitForSelector('[data-why]', { timeout: 5000 })
+    const note = await page.$eval('[data-why]', element => {
+      const text = (selector: string) => element.querySelector(selector)?.textContent ?? ''
+      return {
+        formula: element.getAttribute('data-formula') ?? '',
+        text: text('[data-formula-text]'),
+        source: text('[data-source]'),
+        result: text('[data-result]'),
+        inputs: Object.fromEntries(
+          [...element.querySelectorAll('[data-symbol]')].map(item => [
+            item.getAttribute('data-symbol') ?? '',
+            item.querySelector('[data-input-value]')?.textContent ?? '',
+          ]),
+        ),
+      }
+    })
+    found.push({ ...note, quantity })
+    await page.keyboard.press('Escape')
+    await page.waitForFunction(() => !document.querySelector('[data-why]'))
+  }
+  return found
+}
+
+function check(found: readonly Found[], atLeast: number): void {
+  expect(found.length).toBeGreaterThanOrEqual(atLeast)
+  const wrong = found.flatMap(item => {
+    formulasSeen.add(item.formula)
+    const lacking = Object.keys(item.inputs).length === 0 || item.text === '' || item.source === ''
+    const differs = lacking ? 'lacks inputs, formula or source' : disagreement(item)
+    return differs ? [`${item.quantity}: ${differs} (${JSON.stringify(item.inputs)})`] : []
+  })
+  expect(wrong).toEqual([])
+}
+
+test('every number on the Shelf opens to inputs, formula and source, and can be worked out from them', async () => {
+  const page = await stage.open('/demo')
+  await settled(page)
+  check(await openEvery(page), 25)
+  expect(problemsOf(page)).toEqual([])
+  await page.close()
+}, 120_000)
+
+test.each(['launch', 'cox', 'bilge', 'thole', 'stroke'])(
+  'every number on the page of %s too',
+  async box => {
+    const page = await stage.open(`/demo/box/${box}`)
+    await settled(page)
+    await page.waitForFunction(() => !document.body.textContent.includes('Sizing …'), { timeout: 60_000 })
+    check(await openEvery(page), 15)
+    expect(problemsOf(page)).toEqual([])
+    await page.close()
+  },
+  150_000,
+)
+
+test('every formula was met on the way', () =>
+  expect(Object.keys(FORMULA_WORK).filter(id => !formulasSeen.has(id))).toEqual([]))
