@@ -23,6 +23,14 @@ export const FORMULA_WORK: Readonly<Record<string, Work>> = {
     const ln = Math.log(((v('φ') / 100) * v('e_s')) / 611.2)
     return (243.12 * ln) / (17.62 - ln)
   },
+  ratio: v => v('a') / v('b'),
+  miss: v => Math.abs(v('seen') - v('e')) / v('σ'),
+  'settles-at': (v, shown) => {
+    const ms = Date.parse(`${shown.inputs['o']!.replace(' ', 'T')}:00Z`) + v('h') * 3_600_000
+    return new Date(ms).toISOString().slice(0, 16).replace('T', ' ')
+  },
+  'days-since': (_, shown) => (Date.parse(shown.inputs['b']!) - Date.parse(shown.inputs['a']!)) / 86_400_000,
+  'sorption-inverse': v => (100 * 2 * v('w')) / (v('A') + Math.sqrt(v('A') ** 2 + 4 * v('K') * v('w') ** 2)),
   difference: v => v('a') - v('b'),
   total: (_, shown) => list(shown, 's').reduce((sum, value) => sum + value, 0),
   stream: v => v('G') * (v('c_from') - v('c_to')) * 24,

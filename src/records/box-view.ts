@@ -17,6 +17,8 @@ export interface JudgedReading extends ReadingRecord {
   readonly settled: boolean
   /** When an unsettled one is worth looking at again. */
   readonly lookAgainMs: number | null
+  /** What it has to settle from: the opening or the charge that keeps it unsettled longest. */
+  readonly disturbedMs: number | null
   readonly word: ReadingWord | null
 }
 
@@ -61,10 +63,15 @@ export function boxView(state: State, boxId: string, nowMs: number): BoxView | n
         chargedS: before(times.chargedMs),
       })
       const settled = dueS === null
+      const openedS = before(times.openedMs)
+      const byOpening =
+        dueS !== null && openedS !== null && openedS + hygrometer.settlesAfterOpeningS === dueS
+      const disturbedS = dueS === null ? null : byOpening ? openedS : dueS - hygrometer.settlesAfterChargeS
       return {
         ...reading,
         settled,
         lookAgainMs: dueS === null ? null : msFromSeconds(dueS),
+        disturbedMs: disturbedS === null ? null : msFromSeconds(disturbedS),
         word:
           target &&
           readingWord(

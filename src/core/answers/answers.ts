@@ -197,8 +197,44 @@ export const shareAnswer = (
     ],
   )
 
-export const daysSinceAnswer = (quantity: string, fromS: number, toS: number): Answer =>
-  answer(quantity, Math.floor((toS - fromS) / 86_400), 'days', 'computed', 'days-since', [
+/** @param days calendar days in the person's zone, which the core does not know */
+export const daysSinceAnswer = (quantity: string, days: number, fromS: number, toS: number): Answer =>
+  answer(quantity, days, 'days', 'computed', 'days-since', [
     input('a', 'then', fromS, 'date', 'told'),
     input('b', 'now', toS, 'date', 'computed'),
+  ])
+
+export const ratioAnswer = (
+  quantity: string,
+  unit: string,
+  a: readonly [string, number],
+  b: readonly [string, number],
+): Answer =>
+  answer(quantity, a[1] / b[1], 'times', 'computed', 'ratio', [
+    input('a', a[0], a[1], unit, 'computed'),
+    input('b', b[0], b[1], unit, 'computed'),
+  ])
+
+/** How far an observation lies from the nearest draw, in its own standard deviations. */
+export const missAnswer = (
+  worst: { readonly seen: number; readonly expected: number; readonly sigma: number },
+  unit: string,
+): Answer =>
+  answer(
+    'miss of the nearest draw',
+    Math.abs(worst.seen - worst.expected) / worst.sigma,
+    'times',
+    'computed',
+    'miss',
+    [
+      input('seen', 'what was seen', worst.seen, unit, 'measured'),
+      input('e', 'the nearest draw', worst.expected, unit, 'computed'),
+      input('σ', 'one standard deviation', worst.sigma, unit, 'computed'),
+    ],
+  )
+
+export const settlesAtAnswer = (disturbedS: number, hours: number): Answer =>
+  answer('settled at', disturbedS + hours * 3600, 'time', 'computed', 'settles-at', [
+    input('o', 'opened, or beads put in', disturbedS, 'time', 'told'),
+    input('h', 'time to settle', hours, 'h', 'assumed'),
   ])

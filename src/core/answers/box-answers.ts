@@ -4,7 +4,11 @@ import { fractionFromPercent } from '#units/ratio.ts'
 import { insideVolumeL, type Container, type ContainerSize } from '../container/container.ts'
 import type { BoxReport, SpoolNow } from '../estimate/report.ts'
 import type { Material } from '../filament/material.ts'
-import { equilibriumMoisturePercent, sorptionIsotherm } from '../filament/sorption.ts'
+import {
+  equilibriumMoisturePercent,
+  rhHoldingMoisturePercent,
+  sorptionIsotherm,
+} from '../filament/sorption.ts'
 import { answer } from './answers.ts'
 
 /** Mean moisture of a spool now. */
@@ -39,6 +43,23 @@ export const outerTurnsAnswer = (material: Material, name: string, boxRhPercent:
     isotherm.isGab
       ? undefined
       : 'A straight line through the 50 % value: this material is too flat for the curve.',
+  )
+}
+
+/** The RH, %, that would hold a moisture for good. */
+export const holdingRhAnswer = (material: Material, quantity: string, moisturePercent: number): Answer => {
+  const isotherm = sorptionIsotherm(material)
+  return answer(
+    quantity,
+    rhHoldingMoisturePercent(material, moisturePercent),
+    '%',
+    'computed',
+    'sorption-inverse',
+    [
+      input('w', 'moisture to hold', moisturePercent, 'wt %', 'assumed'),
+      input('A', 'slope of the isotherm at 0', isotherm.slopeAtZeroPercent, 'wt %', 'computed'),
+      input('K', 'bend of the isotherm', isotherm.curvature, '', 'computed'),
+    ],
   )
 }
 

@@ -13,7 +13,20 @@ export const FORMULAS = {
   },
   difference: { text: 'x = a − b', source: 'arithmetic' },
   total: { text: 'x = s1 + s2 + …', source: 'arithmetic' },
-  'days-since': { text: 'n = whole days from a to b', source: 'arithmetic' },
+  ratio: { text: 'x = a / b', source: 'arithmetic' },
+  miss: {
+    text: 'x = |seen − e| / σ',
+    source: 'stated test: the nearest draw against the instrument’s error and the model’s own',
+  },
+  'settles-at': {
+    text: 't = o + h',
+    source: 'common practice: 6 h after an opening, 24 h after a new charge',
+  },
+  'days-since': { text: 'n = calendar days from a to b', source: 'arithmetic' },
+  'sorption-inverse': {
+    text: 'φ = 100 · 2·w / (A + √(A² + 4·K·w²))',
+    source: 'Guggenheim–Anderson–de Boer with C = 2, inverted; material values typical, from memory',
+  },
   stream: {
     text: 'm = G · (c_from − c_to) · 24',
     source: 'conductance picture of moisture transport; G from practice and the readings',

@@ -15,6 +15,7 @@ export interface Contradiction {
     readonly atS: number
     readonly seen: number
     readonly expected: number
+    readonly sigma: number
   }
   /** What had to be bent furthest from what was told. */
   readonly strained: string
@@ -75,6 +76,7 @@ export function findContradiction(
       atS: observations[worst]!.atS,
       seen: observations[worst]!.value,
       expected: best.predicted[worst]!,
+      sigma: observations[worst]!.sigma,
     },
     strained: unknowns[pulls.indexOf(Math.max(...pulls))]!.name,
   }

@@ -4,7 +4,13 @@ import { simulate } from '../network/simulate.ts'
 import { futureNetwork, HORIZON_S } from './box-network.ts'
 import type { BoxFacts } from './facts.ts'
 import { effectiveCount, ENSEMBLE_TOLERANCES, type Draw, type Posterior } from './posterior.ts'
-import { spreadOf, weightedCorrelationSquared, weightedMean, type Spread } from './weighted.ts'
+import {
+  spreadOf,
+  weightedCorrelationSquared,
+  weightedMean,
+  weightedQuantile,
+  type Spread,
+} from './weighted.ts'
 import type { Unknown } from './unknowns.ts'
 
 /** A box above its target may still be drying down after work on it: it gets this long before it counts as over. */
@@ -74,6 +80,20 @@ export function causesOfWidth(
     .sort((a, b) => b.share - a.share)
 }
 
+/** Shares of the draws, and the date by which each has left the target. */
+export type SharesOfDates = readonly { readonly share: number; readonly atS: Seconds }[]
+export const TWENTIETHS: readonly number[] = Array.from({ length: 19 }, (_, i) => (i + 1) / 20)
+export const sharesOfDates = (datesS: ArrayLike<number>, weights: ArrayLike<number>): SharesOfDates =>
+  TWENTIETHS.map(share => ({ share, atS: weightedQuantile(datesS, weights, share) }))
+
+/** What knowing one unknown would leave of the spread. */
+export interface Worth {
+  readonly id: string
+  readonly ask: string
+  readonly spread: Spread
+  readonly sharesOfDates: SharesOfDates
+}
+
 /** How narrow "fixed" is, in standard deviations of the unknown; wide enough to leave draws to count. */
 const FIXED_WITHIN = 0.3
 const FEWEST_DRAWS = 8
@@ -87,8 +107,8 @@ export function worthOfKnowing(
   weights: ArrayLike<number>,
   datesS: ArrayLike<number>,
   unknowns: readonly Unknown[],
-): { id: string; ask: string; spread: Spread }[] {
-  const worth: { id: string; ask: string; spread: Spread }[] = []
+): Worth[] {
+  const worth: Worth[] = []
   unknowns.forEach((unknown, k) => {
     if (unknown.ask === null) return
     const column = draws.map(draw => draw.z[k]!)
@@ -105,7 +125,12 @@ export function worthOfKnowing(
     const sum = raw.reduce((a, b) => a + b, 0)
     const held = raw.map(weight => weight / sum)
     if (effectiveCount(held) >= FEWEST_DRAWS)
-      worth.push({ id: unknown.id, ask: unknown.ask, spread: spreadOf(datesS, held) })
+      worth.push({
+        id: unknown.id,
+        ask: unknown.ask,
+        spread: spreadOf(datesS, held),
+        sharesOfDates: sharesOfDates(datesS, held),
+      })
   })
   return worth.sort((a, b) => a.spread.high - a.spread.low - (b.spread.high - b.spread.low))
 }

@@ -16,9 +16,13 @@ import {
   causesOfWidth,
   leaveDates,
   leavesAtS,
+  sharesOfDates,
+  TWENTIETHS,
   weightyDraws,
   worthOfKnowing,
   type LeaveDates,
+  type SharesOfDates,
+  type Worth,
 } from './forecast.ts'
 import { gramsWanted, REMEDIES, type GramsWanted } from './grams-wanted.ts'
 import { observationsOf } from './likelihood.ts'
@@ -74,12 +78,11 @@ export interface BoxReport {
   readonly rounds: number
   readonly effectiveDraws: number
   readonly contradiction: Contradiction | null
-  readonly leaves:
-    | (LeaveDates & { readonly sharesOfDates: readonly { readonly share: number; readonly atS: number }[] })
-    | null
+  readonly leaves: (LeaveDates & { readonly sharesOfDates: SharesOfDates }) | null
   readonly causes: readonly { readonly id: string; readonly name: string; readonly share: number }[]
-  readonly worth: readonly { readonly id: string; readonly ask: string; readonly spread: Spread }[]
-  readonly expectedRhPercent: Spread
+  readonly worth: readonly Worth[]
+  /** What the display would show now: the 5, 10 … 95 % points. */
+  readonly expectedRhPercent: readonly number[]
   readonly temperatureC: number
   readonly roomGPerM3: number
   readonly roomRhPercent: number
@@ -168,10 +171,7 @@ function reckonWithDraws(facts: BoxFacts, options: ReportOptions) {
       ? null
       : {
           ...leaveDates(datesS, weights, facts.nowS),
-          sharesOfDates: Array.from({ length: 19 }, (_, i) => (i + 1) / 20).map(share => ({
-            share,
-            atS: weightedQuantile(datesS, weights, share),
-          })),
+          sharesOfDates: sharesOfDates(datesS, weights),
         }
   const report: BoxReport = {
     nowS: facts.nowS,
@@ -183,9 +183,12 @@ function reckonWithDraws(facts: BoxFacts, options: ReportOptions) {
     leaves,
     causes: target === null ? [] : causesOfWidth(draws, weights, datesS, unknowns),
     worth: target === null ? [] : worthOfKnowing(draws, weights, datesS, unknowns),
-    expectedRhPercent: spreadOf(
-      draws.map(draw => draw.airRhNowPercent + draw.values.offsetRhPercent),
-      weights,
+    expectedRhPercent: TWENTIETHS.map(share =>
+      weightedQuantile(
+        draws.map(draw => draw.airRhNowPercent + draw.values.offsetRhPercent),
+        weights,
+        share,
+      ),
     ),
     temperatureC,
     roomGPerM3: point.vapourDensityGPerL * 1000,

@@ -1,4 +1,12 @@
-import { dewPointAnswer, enteredAnswer, targetAnswer, vapourDensityAnswer } from '#core/answers/answers.ts'
+import { secondsFromMs } from '#units/time.ts'
+import {
+  daysSinceAnswer,
+  dewPointAnswer,
+  enteredAnswer,
+  shareAnswer,
+  targetAnswer,
+  vapourDensityAnswer,
+} from '#core/answers/answers.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import { MATERIALS } from '#core/filament/catalogue.ts'
 import { heldAtTarget } from '#core/filament/held-at-target.ts'
@@ -6,7 +14,7 @@ import { inScale } from '#core/reading/scale-slip.ts'
 import { roomAirAt } from '#records/box-facts.ts'
 import type { BoxView } from '#records/box-view.ts'
 import type { State } from '#records/state.ts'
-import { agoText } from '#draw/dates.ts'
+import { agoText, calendarDays } from '#draw/dates.ts'
 import { Figure } from '#draw/figure.tsx'
 import { inTenths, inWhole, THIN } from '#draw/format.ts'
 import { markColour, StateMark } from '#draw/state-mark.tsx'
@@ -37,6 +45,17 @@ export function AirLine({
   const degrees = (celsius: number) => `${inTenths(inScale(celsius, scale))}${THIN}°${scale}`
   const inside = vapourDensityAnswer('vapour density in the box', box)
   const around = vapourDensityAnswer('vapour density in the room', outside)
+  const daysAgo = calendarDays(last.atMs, nowMs, zone)
+  const expected =
+    report &&
+    ((share: number) =>
+      shareAnswer(
+        'what the display should show now',
+        '%',
+        share,
+        report.expectedRhPercent,
+        'in the draws, by twentieths',
+      ))
   const held = heldAtTarget(MATERIALS[target.spool.material])
   return (
     <p className="air-line">
@@ -71,12 +90,29 @@ export function AirLine({
       </Figure>{' '}
       for {target.spool.name}:{' '}
       <strong style={{ color: markColour(last.word ?? 'not known') }}>{last.word}</strong>, read{' '}
-      {agoText(last.atMs, nowMs, zone)}
-      {report && last.settled && (
+      {daysAgo < 2 ? (
+        agoText(last.atMs, nowMs, zone)
+      ) : (
+        <Figure
+          answer={daysSinceAnswer(
+            'days since it was read',
+            daysAgo,
+            secondsFromMs(last.atMs),
+            secondsFromMs(nowMs),
+          )}
+        >
+          {agoText(last.atMs, nowMs, zone)}
+        </Figure>
+      )}
+      {expected && last.settled && (
         <span className="aside">
           {' '}
-          (now reckoned {inWhole(report.expectedRhPercent.low)}–{inWhole(report.expectedRhPercent.high)}
-          {THIN}%)
+          (now reckoned <Figure answer={expected(0.1)}>{inWhole(expected(0.1).value)}</Figure>–
+          <Figure answer={expected(0.9)}>
+            {inWhole(expected(0.9).value)}
+            {THIN}%
+          </Figure>
+          )
         </span>
       )}
       . Inside{' '}

@@ -1,6 +1,6 @@
 import { msFromSeconds, secondsFromMs } from '#units/time.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
-import { dateAnswer, enteredAnswer } from '#core/answers/answers.ts'
+import { dateAnswer, enteredAnswer, ratioAnswer, targetAnswer } from '#core/answers/answers.ts'
 import { floorAnswer } from '#core/answers/box-answers.ts'
 import type { BoxJudgement } from '#core/verdict/box.ts'
 import type { BoxView } from '#records/box-view.ts'
@@ -73,8 +73,18 @@ export function AnswerLine({ view, report, judgement, nowMs, zone }: Props) {
     case "can't reach":
       return report?.floor ? (
         <>
-          Can’t reach {inWhole(view.target?.rhPercent ?? 0)}
-          {THIN}%:{' '}
+          Can’t reach{' '}
+          {view.target && (
+            <Figure
+              answer={targetAnswer(
+                view.target.all.map(item => ({ name: item.spool.name, rhPercent: item.rhPercent })),
+              )}
+            >
+              {inWhole(view.target.rhPercent)}
+              {THIN}%
+            </Figure>
+          )}
+          :{' '}
           <Figure answer={floorAnswer(report.floor)}>
             {inWhole(report.floor.rhPercent)}
             {THIN}%
@@ -88,41 +98,71 @@ export function AnswerLine({ view, report, judgement, nowMs, zone }: Props) {
 }
 
 /** What lies behind the answer: the cause of the width, or what would do. */
-export function behindAnswer({ view, report, judgement, nowMs }: Omit<Props, 'zone'>): string {
-  if (!report) return ''
+export function BehindAnswer({ view, report, judgement, nowMs }: Omit<Props, 'zone'>) {
+  if (!report) return null
   if (judgement.word === "can't reach")
-    return `Even with fresh beads the lid lets in more than they can take: ${judgement.wouldDo} would reach it.`
-  const lines: string[] = []
-  const damp = dampestSpools(view, report)
-  if (damp) lines.push(damp)
-  if (judgement.word === 'over since' && report.floor) {
-    const spent = report.charges[0]
-    if (report.floor.rhPercent > (view.target?.rhPercent ?? 100) * 0.8)
-      lines.push(
-        `Fresh beads alone would settle near ${inWhole(report.floor.rhPercent)} %: ${report.floor.wouldDo} does more.`,
-      )
-    else if (spent?.notchG && spent.waterG > spent.notchG)
-      lines.push('The beads hold all they can at this target.')
-  }
+    return (
+      <>Even with fresh beads the lid lets in more than they can take: {judgement.wouldDo} would reach it.</>
+    )
+  const spent = report.charges[0]
   const cause = report.causes[0]
-  if (
-    cause &&
-    (judgement.word === 'good until' || judgement.word === 'renew by') &&
-    judgement.latestS > secondsFromMs(nowMs) + 7 * 86_400
+  const dated = judgement.word === 'good until' || judgement.word === 'renew by'
+  const leaky = report.floor !== null && report.floor.rhPercent > (view.target?.rhPercent ?? 100) * 0.8
+  return (
+    <>
+      <DampSpools view={view} report={report} />
+      {judgement.word === 'over since' && report.floor && leaky && (
+        <>
+          Fresh beads alone would settle near{' '}
+          <Figure answer={floorAnswer(report.floor)}>
+            {inWhole(report.floor.rhPercent)}
+            {THIN}%
+          </Figure>
+          : {report.floor.wouldDo} does more.{' '}
+        </>
+      )}
+      {judgement.word === 'over since' &&
+        !leaky &&
+        spent?.notchG &&
+        spent.waterG > spent.notchG &&
+        'The beads hold all they can at this target. '}
+      {dated &&
+        cause &&
+        judgement.latestS > secondsFromMs(nowMs) + 7 * 86_400 &&
+        `Most of the width comes from ${cause.name}.`}
+    </>
   )
-    lines.push(`Most of the width comes from ${cause.name}.`)
-  return lines.join(' ')
 }
 
-function dampestSpools(view: BoxView, report: BoxReport): string | null {
+const COUNTS = ['', '', 'Two', 'Three', 'Four', 'Five', 'Six']
+
+function DampSpools({ view, report }: Pick<Props, 'view'> & { readonly report: BoxReport }) {
   const lid = report.streams.find(stream => stream.path === 'lid')?.mgPerDay ?? 0
   const givers = view.spools.filter(spool => spoolFlow(report, spool.spoolId) > lid)
   if (givers.length === 0 || lid <= 0) return null
   const sum = givers.reduce((total, spool) => total + spoolFlow(report, spool.spoolId), 0)
-  const times = sum / lid
-  const count = ['', '', 'Two', 'Three', 'Four', 'Five', 'Six'][givers.length] ?? String(givers.length)
-  const names = givers.length === 1 ? givers[0]!.name : `${count} damp spools`
-  return `${names} ${givers.length === 1 ? 'gives' : 'give'} the air ${times < 1.5 ? 'as much water as' : times < 2.5 ? 'twice the water' : `${inWhole(times)} times the water`} the lid lets in.`
+  const times = ratioAnswer(
+    'water from damp spools against the lid',
+    'mg/day',
+    ['damp spools and their board', sum],
+    ['lid', lid],
+  )
+  return (
+    <>
+      {givers.length === 1
+        ? `${givers[0]!.name} gives`
+        : `${COUNTS[givers.length] ?? 'Many'} damp spools give`}{' '}
+      the air{' '}
+      <Figure answer={times}>
+        {times.value < 1.5
+          ? 'as much water as'
+          : times.value < 2.5
+            ? 'twice the water'
+            : `${inWhole(times.value)} times the water`}
+      </Figure>{' '}
+      the lid lets in.{' '}
+    </>
+  )
 }
 
 /** mg a day that a spool and its board give the air. */

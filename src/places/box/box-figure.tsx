@@ -4,7 +4,7 @@ import { volumeAnswer } from '#core/answers/box-answers.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import type { BoxView } from '#records/box-view.ts'
 import { BoxDrawing } from '#draw/box-drawing.tsx'
-import { Approx, Figure, FigureInk } from '#draw/figure.tsx'
+import { Figure, FigureInk } from '#draw/figure.tsx'
 import { HatchDefs } from '#draw/hatch.tsx'
 import { inWhole, THIN } from '#draw/format.ts'
 import { usePreferences } from '../journal/journal-context.tsx'
@@ -92,11 +92,13 @@ export function BoxFigure({
         {charge && (
           <>
             {' · '}
-            <span className={charge.massKnown === 'assumed' ? 'aside' : undefined}>
-              {charge.massKnown === 'assumed' && <Approx />}
+            <Figure
+              answer={enteredAnswer('beads in it', 'beads, dry', charge.dryMassG, 'g', charge.massKnown)}
+            >
               {inWhole(charge.dryMassG)}
-              {THIN}g silica beads
-            </span>
+              {THIN}g
+            </Figure>{' '}
+            silica beads
           </>
         )}
       </p>

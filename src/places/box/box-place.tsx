@@ -3,13 +3,15 @@ import { lazy, Suspense, useMemo, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { msFromSeconds } from '#units/time.ts'
 import { shortDayText } from '#draw/dates.ts'
+import { missAnswer } from '#core/answers/answers.ts'
+import { Figure } from '#draw/figure.tsx'
 import { inWhole } from '#draw/format.ts'
 import { judge } from '../journal/judgement.ts'
 import { useJournalTools, usePreferences } from '../journal/journal-context.tsx'
 import { knownBox, useGrams, useJournal, useReport, type KnownBox } from '../journal/queries.ts'
 import { LogReading } from '../log-reading/log-reading.tsx'
 import { AirLine } from './air-line.tsx'
-import { AnswerLine, behindAnswer } from './answer-line.tsx'
+import { AnswerLine, BehindAnswer } from './answer-line.tsx'
 import { BoxFigure } from './box-figure.tsx'
 import { ChangeArrows } from './change-arrows.tsx'
 import { FactWorthMost } from './fact-worth-most.tsx'
@@ -66,7 +68,9 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
           <h1 className="answer" aria-live="polite">
             <AnswerLine view={view} report={report} judgement={judgement} nowMs={nowMs} zone={zone} />
           </h1>
-          <p className="behind">{behindAnswer({ view, report, judgement, nowMs })}</p>
+          <p className="behind">
+            <BehindAnswer view={view} report={report} judgement={judgement} nowMs={nowMs} />
+          </p>
         </div>
         <div className="acts">
           {view.charges[0] && (
@@ -87,11 +91,14 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
       {contradiction && (
         <p className="notice" role="alert">
           The readings contradict what I was told.{' '}
-          {contradiction.worst.kind === 'reading' ? 'The display showed' : 'The scale found'}{' '}
-          {inWhole(contradiction.worst.seen)} {contradiction.worst.kind === 'reading' ? '%' : 'g'} on{' '}
-          {shortDayText(msFromSeconds(contradiction.worst.atS), nowMs, zone)} where{' '}
-          {inWhole(contradiction.worst.expected)} is the nearest I can explain; look first at{' '}
-          {contradiction.strained}.
+          {contradiction.worst.kind === 'reading' ? 'What the display showed' : 'What the scale found'} on{' '}
+          {shortDayText(msFromSeconds(contradiction.worst.atS), nowMs, zone)} is{' '}
+          <Figure
+            answer={missAnswer(contradiction.worst, contradiction.worst.kind === 'reading' ? '%' : 'g')}
+          >
+            {inWhole(missAnswer(contradiction.worst, '').value)} times
+          </Figure>{' '}
+          its error from the nearest I can explain; look first at {contradiction.strained}.
         </p>
       )}
       <AirLine view={view} state={state} nowMs={nowMs} zone={zone} report={report} />

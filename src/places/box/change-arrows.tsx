@@ -72,7 +72,30 @@ export function ChangeArrows({
   return (
     <section>
       <h2 className="section">
-        {inWhole(before.relativeHumidityPercent)} to {inWhole(last.relativeHumidityPercent)}: what changed
+        <Figure
+          answer={enteredAnswer(
+            'reading before',
+            'hygrometer reading',
+            before.relativeHumidityPercent,
+            '%',
+            'measured',
+          )}
+        >
+          {inWhole(before.relativeHumidityPercent)}
+        </Figure>{' '}
+        to{' '}
+        <Figure
+          answer={enteredAnswer(
+            'reading',
+            'hygrometer reading',
+            last.relativeHumidityPercent,
+            '%',
+            'measured',
+          )}
+        >
+          {inWhole(last.relativeHumidityPercent)}
+        </Figure>
+        : what changed
       </h2>
       <svg
         className="drawing"

@@ -2,7 +2,10 @@ import { useState } from 'react'
 import type { BoxReport } from '#core/estimate/report.ts'
 import { msFromSeconds } from '#units/time.ts'
 import type { BoxView } from '#records/box-view.ts'
+import type { SharesOfDates } from '#core/estimate/forecast.ts'
+import { dateAnswer } from '#core/answers/answers.ts'
 import { lengthText } from '#draw/dates.ts'
+import { Figure } from '#draw/figure.tsx'
 import { TellForm, tellable } from './tell-form.tsx'
 
 /** A fact is worth asking for when it takes at least this share of the width away. */
@@ -13,7 +16,8 @@ export function FactWorthMost({ view, report }: { readonly view: BoxView; readon
   const [skipped, setSkipped] = useState<readonly string[]>([])
   const [telling, setTelling] = useState<string | null>(null)
   const leaves = report.leaves?.spread
-  if (!leaves) return null
+  const shares = report.leaves?.sharesOfDates
+  if (!leaves || !shares) return null
   const width = leaves.high - leaves.low
   const fact = report.worth.find(
     item =>
@@ -22,18 +26,22 @@ export function FactWorthMost({ view, report }: { readonly view: BoxView; readon
       item.spread.high - item.spread.low < width * (1 - WORTH_ASKING),
   )
   if (!fact) return null
-  const span = (low: number, high: number) => {
-    const [a, b] = [
-      lengthText(Math.max(0, msFromSeconds(low - report.nowS))),
-      lengthText(msFromSeconds(high - report.nowS)),
-    ]
-    return a === b ? a : `${a}–${b}`
-  }
+  const late = (shares: SharesOfDates, share: number, words: string) => (
+    <Figure answer={dateAnswer(words, share, shares, report.draws)}>
+      {lengthText(
+        Math.max(0, msFromSeconds(shares.find(item => item.share >= share - 1e-9)!.atS - report.nowS)),
+      )}
+    </Figure>
+  )
   return (
     <div className="fact" data-fact={fact.id}>
       <p>
-        Tell me {fact.ask}: narrows <span className="aside">{span(leaves.low, leaves.high)}</span> to{' '}
-        {span(fact.spread.low, fact.spread.high)}.
+        Tell me {fact.ask}: narrows{' '}
+        <span className="aside">
+          {late(shares, 0.1, 'early date now')}–{late(shares, 0.9, 'late date now')}
+        </span>{' '}
+        to {late(fact.sharesOfDates, 0.1, 'early date, this known')}–
+        {late(fact.sharesOfDates, 0.9, 'late date, this known')}.
       </p>
       <button type="button" className="worded" onClick={() => setTelling(fact.id)}>
         Tell

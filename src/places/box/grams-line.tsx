@@ -69,8 +69,7 @@ function Sizes({ wanted, inItG }: { readonly wanted: readonly GramsWanted[]; rea
           {reach.map((item, i) => (
             <span key={item.weeks}>
               {i > 0 && (i === reach.length - 1 ? ' and ' : ', ')}
-              <GramsFigure item={item} /> {i === 0 ? 'would hold ' : ''}
-              {item.weeks} weeks
+              <GramsFigure item={item} words={i === 0 ? ' would hold' : ''} />
             </span>
           ))}
           {largest && largest.grams! < inItG && largest.weeks === 16 ? ': what is in it is plenty. ' : '. '}
@@ -79,14 +78,15 @@ function Sizes({ wanted, inItG }: { readonly wanted: readonly GramsWanted[]; rea
       {other && (
         <>
           Or {other.remedy === 'a better seal' ? 'give it clips and rubber' : 'dry the damp spools first'},
-          and <GramsFigure item={other} /> hold 8 weeks.
+          and <GramsFigure item={other} words=" hold" />.
         </>
       )}
     </>
   )
 }
 
-const GramsFigure = ({ item }: { readonly item: GramsWanted }) => (
+/** "120 g would hold 8 weeks": the grams are the answer, the weeks were asked for. */
+const GramsFigure = ({ item, words }: { readonly item: GramsWanted; readonly words: string }) => (
   <Figure
     answer={shareAnswer(
       `grams for ${item.weeks} weeks, ${item.remedy}`,
@@ -95,9 +95,11 @@ const GramsFigure = ({ item }: { readonly item: GramsWanted }) => (
       item.perDraw,
       'least grams in one draw',
     )}
-    className="strong"
   >
-    {inWhole(roundedGrams(item.grams!))}
-    {THIN}g
+    <strong>
+      {inWhole(roundedGrams(item.grams!))}
+      {THIN}g
+    </strong>
+    {words} {item.weeks} weeks
   </Figure>
 )

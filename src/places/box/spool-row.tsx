@@ -1,6 +1,6 @@
 import { MATERIALS } from '#core/filament/catalogue.ts'
 import { heldAtTarget } from '#core/filament/held-at-target.ts'
-import { outerTurnsAnswer, spoolMeanAnswer } from '#core/answers/box-answers.ts'
+import { holdingRhAnswer, outerTurnsAnswer, spoolMeanAnswer } from '#core/answers/box-answers.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import { spoolWord, type SpoolWord } from '#core/verdict/spool.ts'
 import type { BoxView } from '#records/box-view.ts'
@@ -57,8 +57,18 @@ function SpoolItem({ spool, report }: { readonly spool: SpoolRecord; readonly re
         </p>
         {held.word === 'expect trouble' && held.troubleHoldingRhPercent !== null && (
           <p className="aside small">
-            its target only slows it: below {inTenths(held.troubleHoldingRhPercent)}
-            {THIN}% RH it stays usable
+            its target only slows it: below{' '}
+            <Figure
+              answer={holdingRhAnswer(
+                material,
+                `RH that keeps ${material.id} usable`,
+                material.troubleAbovePercent!,
+              )}
+            >
+              {inTenths(held.troubleHoldingRhPercent)}
+              {THIN}%
+            </Figure>{' '}
+            RH it stays usable
           </p>
         )}
       </div>

@@ -2,6 +2,7 @@ import type { Answer } from '#core/answer.ts'
 import type { BoxReport, ChargeNow } from '#core/estimate/report.ts'
 import {
   dateAnswer,
+  enteredAnswer,
   differenceAnswer,
   freshAnswer,
   heldAnswer,
@@ -131,9 +132,7 @@ export function WaterLedger({
             <text x="0" y={at + 5} className="ledger-name">
               {flow.name}
             </text>
-            <text x="84" y={at + 5} className="ink-small-aside">
-              {flow.name.length > 10 || narrow ? '' : flow.because}
-            </text>
+            {flow.name.length <= 10 && !narrow && <Because view={view} flow={flow} y={at + 5} />}
             <FigureInk answer={flow.answer}>
               <text x={columns.list - 8} y={at + 5} textAnchor="end" className="strong">
                 {inWhole(flow.answer.value)}
@@ -209,6 +208,22 @@ function gramScale(charge: ChargeNow, columns: Columns): number {
   const room = columns.width * (columns.height - 14)
   return SCALES.find(scale => most * scale <= room) ?? 1
 }
+/** What a way is known by, beside its name. */
+function Because({ view, flow, y }: { readonly view: BoxView; readonly flow: Flow; readonly y: number }) {
+  const words = (
+    <text x="84" y={y} className="ink-small-aside">
+      {flow.because}
+    </text>
+  )
+  if (flow.name !== 'openings') return words
+  const { openingsPerMonth, openingsKnown } = view.box
+  return (
+    <FigureInk answer={enteredAnswer('openings a month', 'openings', openingsPerMonth, '', openingsKnown)}>
+      {words}
+    </FigureInk>
+  )
+}
+
 interface Row {
   readonly flow: Flow
   readonly y: number

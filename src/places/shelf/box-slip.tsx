@@ -82,9 +82,22 @@ export function BoxSlip({ view, report, judgement, nowMs, zone, x, y }: Props) {
             </text>
           </>
         ) : (
-          <text x="21" y="5" className="ink-aside">
-            {target ? `– of ${inWhole(target.rhPercent)}, no reading` : 'no spool, no target'}
-          </text>
+          <>
+            <text x="21" y="5" className="ink-aside">
+              {target ? 'no reading' : 'no spool, no target'}
+            </text>
+            {target && (
+              <FigureInk
+                answer={targetAnswer(
+                  target.all.map(item => ({ name: item.spool.name, rhPercent: item.rhPercent })),
+                )}
+              >
+                <text x="90" y="5" className="ink-aside">
+                  of {inWhole(target.rhPercent)}
+                </text>
+              </FigureInk>
+            )}
+          </>
         )}
       </g>
       <JudgementInk {...{ view, report, judgement, nowMs, zone }} />

@@ -10,7 +10,8 @@ import { LogReading } from '../log-reading/log-reading.tsx'
 import { DrawnLegend } from './drawn-legend.tsx'
 import { layOutShelf } from './layout.ts'
 import { ShelfDrawing, type ShelfItem } from './shelf-drawing.tsx'
-import { shelfSentence } from './shelf-sentence.ts'
+import { Said } from './said.tsx'
+import { shelfSentence, type Piece } from './shelf-sentence.ts'
 import { RoomAir, YearLine } from './year-line.tsx'
 
 /** Which box needs me, and when? */
@@ -41,11 +42,11 @@ export default function ShelfPlace() {
       judgement: item.judgement,
       lookAgainMs: item.view.last?.settled === false ? item.view.last.lookAgainMs : null,
       reckoning: reports[i]!.isLoading,
-      targetRhPercent: item.view.target?.rhPercent ?? null,
     })),
     nowMs,
     zone,
   )
+  const said = (piece: Piece, i: number) => <Said key={i} piece={piece} items={items} />
   const failed = reports.find(report => report.isError)
   const room = journal.state.rooms.get(items[0]!.view.box.roomId)!
   const layout =
@@ -62,9 +63,9 @@ export default function ShelfPlace() {
       <div className="answer-row">
         <div>
           <h1 className="answer" aria-live="polite">
-            {sentence.answer}
+            {sentence.answer.map(said)}
           </h1>
-          <p className="behind">{sentence.behind}</p>
+          <p className="behind">{sentence.behind.map(said)}</p>
         </div>
         <div className="acts">
           <Link to={`${tools.base}/start`} className="worded">

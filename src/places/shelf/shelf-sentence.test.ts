@@ -7,9 +7,17 @@ const box = (
   name: string,
   judgement: SentenceBox['judgement'],
   more: Partial<SentenceBox> = {},
-): SentenceBox => ({ name, judgement, lookAgainMs: null, reckoning: false, targetRhPercent: 25, ...more })
+): SentenceBox => ({ name, judgement, lookAgainMs: null, reckoning: false, ...more })
 const good = box('A', { word: 'good until', dateS: s('2025-12-06'), latestS: s('2026-01-04') })
-const say = (...boxes: SentenceBox[]) => shelfSentence(boxes, now, 'UTC')
+const say = (...boxes: SentenceBox[]) => {
+  const { answer, behind } = shelfSentence(boxes, now, 'UTC')
+  const text = (pieces: typeof answer) =>
+    pieces
+      .map(piece => (typeof piece === 'string' ? piece : piece.text))
+      .join('')
+      .trim()
+  return { answer: text(answer), behind: text(behind) }
+}
 
 test('nothing to do', () => expect(say(good).answer).toBe('Nothing to do before Sat 6 Dec.'))
 test('due and over, then nothing', () =>
@@ -24,9 +32,11 @@ test('due and over, then nothing', () =>
 test('what lies behind: a second look, what can’t be reached, what is not known', () =>
   expect(
     say(
-      box('E', { word: "can't reach", floorRhPercent: 16, wouldDo: 'a foam strip' }, { targetRhPercent: 10 }),
+      box('E', { word: "can't reach", floorRhPercent: 16, wouldDo: 'a foam strip' }),
       box('F', { word: 'not known', todo: 'read it once' }),
       { ...good, lookAgainMs: now + 6 * 3_600_000 },
     ).behind,
-  ).toBe('A wants a second look today at 16:00. E can’t reach 10 %: a foam strip would do. F: read it once.'))
+  ).toBe(
+    'A wants a second look today at 16:00. E can’t reach its target: a foam strip would do. F: read it once.',
+  ))
 test('says so while it reckons', () => expect(say({ ...good, reckoning: true }).answer).toBe('Reckoning …'))

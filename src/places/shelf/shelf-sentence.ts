@@ -7,8 +7,11 @@ export interface SentenceBox {
   readonly judgement: BoxJudgement
   readonly lookAgainMs: number | null
   readonly reckoning: boolean
-  readonly targetRhPercent: number | null
 }
+
+/** A piece of the sentence: plain words, or a figure of one box. */
+export type Piece =
+  string | { readonly text: string; readonly box: string; readonly figure: 'date' | 'look again' }
 
 const and = (names: readonly string[]): string =>
   names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`
@@ -18,50 +21,52 @@ export function shelfSentence(
   boxes: readonly SentenceBox[],
   nowMs: number,
   zone: string,
-): { answer: string; behind: string } {
+): { answer: Piece[]; behind: Piece[] } {
   if (boxes.some(box => box.reckoning))
-    return { answer: 'Reckoning …', behind: 'Each box is run through its whole history some hundred times.' }
-  const isToday = (seconds: number) => isoDay(msFromSeconds(seconds), zone) === isoDay(nowMs, zone)
-  const day = (seconds: number) => dayText(msFromSeconds(seconds), nowMs, zone)
-  const over = boxes.filter(box => box.judgement.word === 'over since')
-  const due = boxes
-    .flatMap(box =>
-      box.judgement.word === 'renew by' ? [{ name: box.name, dateS: box.judgement.dateS }] : [],
-    )
-    .sort((a, b) => a.dateS - b.dateS)
-  const good = boxes
-    .flatMap(box => (box.judgement.word === 'good until' ? [box.judgement.dateS] : []))
-    .sort((a, b) => a - b)
-  const next = good[0] === undefined ? '' : ` Then nothing before ${day(good[0])}.`
-  const parts: string[] = []
-  if (over.length > 0) parts.push(`Renew ${and(over.map(box => box.name))} now`)
-  const first = due[0]
-  if (first) {
-    const names = and(due.map(item => item.name))
-    parts.push(
-      `${over.length > 0 ? '' : 'Renew '}${names} ${isToday(first.dateS) ? 'today' : `by ${day(first.dateS)}`}`,
-    )
+    return { answer: ['Reckoning …'], behind: ['Each box is run through its whole history many times over.'] }
+  const dated = (word: 'renew by' | 'good until') =>
+    boxes
+      .flatMap(({ name, judgement }) => (judgement.word === word ? [{ name, dateS: judgement.dateS }] : []))
+      .sort((a, b) => a.dateS - b.dateS)
+  const figure = ({ name, dateS }: { name: string; dateS: number }, before: string): Piece => {
+    const isToday = isoDay(msFromSeconds(dateS), zone) === isoDay(nowMs, zone)
+    return {
+      text: isToday ? 'today' : `${before}${dayText(msFromSeconds(dateS), nowMs, zone)}`,
+      box: name,
+      figure: 'date',
+    }
   }
-  const answer =
-    parts.length > 0
-      ? `${parts.join(', ')}.${next}`
-      : good[0] === undefined
-        ? 'Nothing to renew.'
-        : `Nothing to do before ${day(good[0])}.`
+  const over = boxes.filter(box => box.judgement.word === 'over since')
+  const due = dated('renew by')
+  const next = dated('good until')[0]
+  const answer: Piece[] = []
+  if (over.length > 0) answer.push(`Renew ${and(over.map(box => box.name))} now`)
+  if (due[0])
+    answer.push(
+      `${over.length > 0 ? ', ' : 'Renew '}${and(due.map(item => item.name))} `,
+      figure(due[0], 'by '),
+    )
+  if (answer.length > 0) answer.push('.', ...(next ? [' Then nothing before ', figure(next, ''), '.'] : []))
+  else if (next) answer.push('Nothing to do before ', figure(next, ''), '.')
+  else answer.push('Nothing to renew.')
   return { answer, behind: behind(boxes, nowMs, zone) }
 }
 
-function behind(boxes: readonly SentenceBox[], nowMs: number, zone: string): string {
-  const lines: string[] = []
+const MOST_LINES = 3
+
+function behind(boxes: readonly SentenceBox[], nowMs: number, zone: string): Piece[] {
+  const lines: Piece[][] = []
   const early = boxes.filter(box => box.lookAgainMs !== null && box.lookAgainMs > nowMs)
   if (early[0])
-    lines.push(
-      `${and(early.map(box => box.name))} ${early.length > 1 ? 'want' : 'wants'} a second look ${againText(early[0].lookAgainMs!, nowMs, zone)}.`,
-    )
-  for (const box of boxes) {
-    if (box.judgement.word === "can't reach")
-      lines.push(`${box.name} can’t reach ${box.targetRhPercent} %: ${box.judgement.wouldDo} would do.`)
-    if (box.judgement.word === 'not known') lines.push(`${box.name}: ${box.judgement.todo}.`)
+    lines.push([
+      `${and(early.map(box => box.name))} ${early.length > 1 ? 'want' : 'wants'} a second look `,
+      { text: againText(early[0].lookAgainMs!, nowMs, zone), box: early[0].name, figure: 'look again' },
+      '. ',
+    ])
+  for (const { name, judgement } of boxes) {
+    if (judgement.word === "can't reach")
+      lines.push([`${name} can’t reach its target: ${judgement.wouldDo} would do. `])
+    if (judgement.word === 'not known') lines.push([`${name}: ${judgement.todo}. `])
   }
-  return lines.slice(0, 3).join(' ')
+  return lines.slice(0, MOST_LINES).flat()
 }

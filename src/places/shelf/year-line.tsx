@@ -125,7 +125,7 @@ function Lane({
     return (
       <g>
         {name}
-        {aside(`${judgement.wouldDo} would reach ${view.target?.rhPercent} %`, start + 8)}
+        {aside(`can’t reach its target: ${judgement.wouldDo} would do`, start + 8)}
       </g>
     )
   if (!leaves || judgement.word === 'not known')

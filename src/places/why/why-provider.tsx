@@ -2,7 +2,7 @@ import { Drawer } from '@mantine/core'
 import { useState, type ReactNode } from 'react'
 import type { Answer, BecauseInput } from '#core/answer.ts'
 import { msFromSeconds } from '#units/time.ts'
-import { isoDay } from '#draw/dates.ts'
+import { clockText, isoDay } from '#draw/dates.ts'
 import { Approx, Tick } from '#draw/figure.tsx'
 import { inFull } from '#draw/format.ts'
 import { WhyContext } from '#draw/why-context.ts'
@@ -36,8 +36,12 @@ export function WhyProvider({ zone, children }: { readonly zone: string; readonl
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 const shown = (value: number, unit: string, zone: string): string =>
-  unit === 'date' ? isoDay(msFromSeconds(value), zone) : inFull(value)
-const unitText = (unit: string): string => (unit === 'date' ? '' : unit)
+  unit === 'date'
+    ? isoDay(msFromSeconds(value), zone)
+    : unit === 'time'
+      ? `${isoDay(msFromSeconds(value), zone)} ${clockText(msFromSeconds(value), zone)}`
+      : inFull(value)
+const unitText = (unit: string): string => (unit === 'date' || unit === 'time' ? '' : unit)
 
 function WhyNote({ answer, zone }: { readonly answer: Answer; readonly zone: string }) {
   const { because } = answer

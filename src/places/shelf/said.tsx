@@ -1,0 +1,26 @@
+import { secondsFromMs } from '#units/time.ts'
+import { dateAnswer, settlesAtAnswer } from '#core/answers/answers.ts'
+import { Figure } from '#draw/figure.tsx'
+import type { ShelfItem } from './shelf-drawing.tsx'
+import type { Piece } from './shelf-sentence.ts'
+
+/** One piece of the shelf's sentence; its figures open to their reason. */
+export function Said({ piece, items }: { readonly piece: Piece; readonly items: readonly ShelfItem[] }) {
+  if (typeof piece === 'string') return piece
+  const item = items.find(({ view }) => view.box.name === piece.box)
+  if (piece.figure === 'date') {
+    const { report, judgement } = item ?? {}
+    const shares = report?.leaves?.sharesOfDates
+    return shares ? (
+      <Figure answer={dateAnswer(`${piece.box}: ${judgement?.word}`, 0.1, shares, report.draws)}>
+        {piece.text}
+      </Figure>
+    ) : (
+      piece.text
+    )
+  }
+  const last = item?.view.last
+  if (!last || last.disturbedMs === null || last.lookAgainMs === null) return piece.text
+  const hours = Math.round((last.lookAgainMs - last.disturbedMs) / 3_600_000)
+  return <Figure answer={settlesAtAnswer(secondsFromMs(last.disturbedMs), hours)}>{piece.text}</Figure>
+}
