@@ -4,6 +4,15 @@ import { TestEnvironment } from 'jest-environment-jsdom'
 export default class extends TestEnvironment {
   async setup() {
     await super.setup()
-    Object.assign(this.global, { structuredClone, TextEncoder, TextDecoder })
+    Object.assign(this.global, {
+      structuredClone,
+      TextEncoder,
+      TextDecoder,
+      Request,
+      Response,
+      Headers,
+      AbortController,
+      AbortSignal,
+    })
   }
 }

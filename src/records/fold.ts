@@ -27,7 +27,7 @@ interface Placed {
   readonly actId: string
   readonly writtenAt: string
   readonly order: number
-  /** The time it holds for: its own, or that of the entry it corrects. */
+  /** When it happened, by its own word; a correction may move it. */
   readonly atMs: number
 }
 

@@ -16,15 +16,18 @@ interface Job {
 /** One job may take this long; then its worker is ended and the job fails with a sentence. */
 const JOB_LIMIT_MS = 120_000
 
+const reckonWorker = (): Worker =>
+  new Worker(new URL('./reckon.worker.ts', import.meta.url), { type: 'module' })
+
 /**
  * A pool of workers, the only place that knows the worker library. A job given up while it runs ends its worker;
  * a worker that dies fails its job. Newest jobs first: what is on screen now matters more than what was.
  */
-export function startReckoner(seats: number): Reckoner {
+export function startReckoner(seats: number, makeWorker: () => Worker = reckonWorker): Reckoner {
   const pool: Seat[] = []
   const queue: Job[] = []
   const start = (): Seat => {
-    const worker = new Worker(new URL('./reckon.worker.ts', import.meta.url), { type: 'module' })
+    const worker = makeWorker()
     return { worker, remote: wrap<ReckonerCalls>(worker), busy: false }
   }
   const retire = (seat: Seat): void => {
@@ -37,7 +40,6 @@ export function startReckoner(seats: number): Reckoner {
     if (idle === null) return
     const job = queue.pop()
     if (!job) return
-    if (job.signal?.aborted) return next()
     const seat = idle ?? start()
     if (!idle) pool.push(seat)
     seat.busy = true
@@ -70,7 +72,19 @@ export function startReckoner(seats: number): Reckoner {
   }
   const ask = <T>(run: (remote: Remote<ReckonerCalls>) => Promise<T>, signal?: AbortSignal): Promise<T> =>
     new Promise<T>((resolve, reject) => {
-      queue.push({ run, resolve: resolve as (value: unknown) => void, reject, signal })
+      if (signal?.aborted) return reject(new DOMException('Given up.', 'AbortError'))
+      const job: Job = { run, resolve: resolve as (value: unknown) => void, reject, signal }
+      queue.push(job)
+      signal?.addEventListener(
+        'abort',
+        () => {
+          const waiting = queue.indexOf(job)
+          if (waiting < 0) return
+          queue.splice(waiting, 1)
+          reject(new DOMException('Given up.', 'AbortError'))
+        },
+        { once: true },
+      )
       next()
     })
   return {

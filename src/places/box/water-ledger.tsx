@@ -143,7 +143,7 @@ export function WaterLedger({
         {rest.length > 0 && (
           <g>
             <text x="0" y={y + 5}>
-              {rest.length} smaller
+              smaller ways
             </text>
             <FigureInk
               answer={totalAnswer(
@@ -170,7 +170,7 @@ export function WaterLedger({
         {takers.length > 0 && (
           <g>
             <text x="0" y={bottom + 34} className="ink-aside">
-              {takers.length === 1 ? 'one spool takes up' : `${takers.length} spools take up`}
+              {takers.length === 1 ? 'one spool takes up' : 'spools take up'}
             </text>
             <FigureInk
               answer={totalAnswer(

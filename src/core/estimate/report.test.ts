@@ -1,0 +1,119 @@
+import { describe, expect, test } from '@jest/globals'
+import { silicaLoadingGPerG } from '../desiccant/silica-gel.ts'
+import { DESICCANTS } from '../desiccant/catalogue.ts'
+import { vapourPressureOfRhPa } from '../air/vapour.ts'
+import type { BoxFacts } from './facts.ts'
+import { seededRandom } from './random.ts'
+import { reckonBox } from './report.ts'
+import { syntheticBox } from './synthetic-box.ts'
+
+const DAY = 86_400
+const { facts } = syntheticBox(seededRandom(31 * 7919), 90, 6)
+const report = reckonBox(facts, { seed: 8 })
+const reckon = (change: Partial<BoxFacts>, seed = 8) => reckonBox({ ...facts, ...change }, { seed })
+
+describe('the figures of one page agree with each other', () => {
+  test('streams in, less what spools and beads take, is next to nothing: the air holds hardly any water', () => {
+    const sum = report.streams.reduce((total, stream) => total + stream.mgPerDay, 0)
+    const moved = report.streams.reduce((total, stream) => total + Math.abs(stream.mgPerDay), 0)
+    expect(Math.abs(sum)).toBeLessThan(0.15 * moved)
+  })
+  test('water held is loading × mass × capacity, the notch likewise', () => {
+    const [charge] = report.charges
+    expect(charge!.waterG).toBeCloseTo(charge!.loadingGPerG * charge!.dryMassG * charge!.capacityFactor, 9)
+    expect(charge!.notchG).toBeCloseTo(
+      charge!.notchLoadingGPerG! * charge!.dryMassG * charge!.capacityFactor,
+      9,
+    )
+    expect(charge!.freshG).toBeLessThan(charge!.notchG!)
+  })
+  test('the notch lies on the isotherm, below the target by what the leak costs', () => {
+    const [charge] = report.charges
+    expect(charge!.notchRhPercent).toBeLessThan(facts.targetRhPercent!)
+    const loading = silicaLoadingGPerG(DESICCANTS['silica-a'].gel, {
+      vapourPressurePa: vapourPressureOfRhPa({
+        relativeHumidityPercent: charge!.notchRhPercent!,
+        temperatureC: report.temperatureC,
+      }),
+      temperatureC: report.temperatureC,
+    })
+    expect(charge!.notchLoadingGPerG).toBeCloseTo(loading, 9)
+  })
+  test('moistures come from the water in the spools', () => {
+    for (const spool of report.spools)
+      expect(spool.moisturePercent).toBeCloseTo((100 * spool.waterG) / spool.filamentG, 9)
+  })
+  test('shares and dates rise together; the expected readings too', () => {
+    const dates = report.leaves!.sharesOfDates.map(item => item.atS)
+    expect(dates).toEqual([...dates].sort((a, b) => a - b))
+    expect(dates[1]).toBe(report.leaves!.spread.low)
+    expect(report.expectedRhPercent).toEqual([...report.expectedRhPercent].sort((a, b) => a - b))
+  })
+  test('the past curve runs from the first entry to now', () => {
+    expect(report.past.atS.at(-1)).toBeCloseTo(facts.nowS, 0)
+    report.past.middle.forEach((rh, i) => {
+      expect(rh).toBeGreaterThanOrEqual(report.past.low[i]!)
+      expect(rh).toBeLessThanOrEqual(report.past.high[i]!)
+    })
+  })
+})
+
+describe('what is told moves the answer the way it should', () => {
+  const blind = { readings: [] }
+  const early = (change: Partial<BoxFacts>) => reckon({ ...blind, ...change }).leaves!.spread.middle
+  const [charge] = facts.charges
+  test('more beads last longer', () =>
+    expect(early({ charges: [{ ...charge!, dryMassG: charge!.dryMassG * 2 }] })).toBeGreaterThanOrEqual(
+      early({}),
+    ))
+  test('a leakier lid lasts shorter', () =>
+    expect(early({ leak: { lowLPerH: 2, highLPerH: 10, name: 'snap lid', knowledge: 'told' } })).toBeLessThan(
+      early({ leak: { lowLPerH: 0.02, highLPerH: 0.2, name: 'clips', knowledge: 'told' } }),
+    ))
+  test('beads heated last week hold less than they did', () => {
+    const heated = reckon({
+      ...blind,
+      charges: [{ ...charge!, heatings: [{ atS: facts.nowS - 7 * DAY, temperatureC: 115 }] }],
+    })
+    expect(heated.charges[0]!.waterG).toBeLessThan(reckon(blind).charges[0]!.waterG)
+  })
+  test('a weighing settles what the beads hold', () => {
+    const weighed = reckon({
+      charges: [
+        {
+          ...charge!,
+          weighings: [{ id: 'w', atS: facts.nowS - DAY, waterG: report.charges[0]!.waterG, sigmaG: 0.8 }],
+        },
+      ],
+    })
+    const width = ({ charges: [c] }: typeof report) => c!.spread.high - c!.spread.low
+    expect(width(weighed)).toBeLessThan(width(report))
+  })
+  test('a snap lid on a strict target can’t reach it, and a better lid is named', () => {
+    const hopeless = reckon({
+      ...blind,
+      targetRhPercent: 10,
+      leak: { lowLPerH: 6, highLPerH: 10, name: 'snap lid', knowledge: 'told' },
+    })
+    expect(hopeless.floor!.probabilityAboveTarget).toBeGreaterThan(0.8)
+    expect(hopeless.floor!.wouldDo).toMatch(/foam strip|clips|tight lid/)
+  })
+})
+
+test('without a target there is no date, and nothing breaks', () => {
+  const none = reckon({ targetRhPercent: null, spools: [] })
+  expect(none.leaves).toBeNull()
+  expect(none.worth).toEqual([])
+  expect(none.floor).toBeNull()
+})
+
+test('a box made this minute is reckoned from its priors', () => {
+  const newborn = reckon({
+    fromS: facts.nowS,
+    readings: [],
+    charges: facts.charges.map(c => ({ ...c, inS: facts.nowS })),
+    spools: facts.spools.map(s => ({ ...s, inS: facts.nowS })),
+  })
+  expect(newborn.effectiveDraws).toBeGreaterThan(100)
+  expect(Number.isFinite(newborn.charges[0]!.waterG)).toBe(true)
+})

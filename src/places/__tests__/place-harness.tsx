@@ -1,0 +1,89 @@
+import { MantineProvider } from '@mantine/core'
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { render } from '@testing-library/react'
+import { Suspense, type ReactNode } from 'react'
+import { createMemoryRouter, RouterProvider } from 'react-router'
+import type { Act, Maker } from '#records/act.ts'
+import type { JournalStore } from '#store/journal-store.ts'
+import type { Reckoner } from '#workers/protocol.ts'
+import { JournalContext, PreferenceContext, type JournalTools } from '../journal/journal-context.tsx'
+import { WhyProvider } from '../why/why-provider.tsx'
+
+export const NOW = Date.parse('2025-11-08T10:00:00Z')
+
+/** A journal in memory; `refuse` makes the next write fail as a full browser does. */
+export function memoryStore(
+  acts: Act[] = [],
+  damaged = 0,
+): JournalStore & { readonly acts: Act[]; refuse: boolean } {
+  return {
+    name: 'own',
+    acts,
+    refuse: false,
+    readAll() {
+      return Promise.resolve({
+        acts: [...this.acts],
+        damaged: Array.from({ length: damaged }, (_, i) => ({
+          key: `bad${i}`,
+          problem: { kind: 'not an act' as const, detail: '' },
+        })),
+      })
+    },
+    append(act) {
+      if (this.refuse) return Promise.reject(new Error('QuotaExceededError'))
+      this.acts.push(act)
+      return Promise.resolve()
+    },
+    clear: () => Promise.resolve(),
+    driver: () => 'memory',
+  }
+}
+
+let ids = 0
+export const testMaker: Maker = {
+  nowMs: () => NOW,
+  zone: 'UTC',
+  newId: () => `t${String(++ids).padStart(5, '0')}`,
+}
+/** Never answers: what a page shows while it reckons. */
+export const idleReckoner: Reckoner = {
+  report: () => new Promise(() => {}),
+  grams: () => new Promise(() => {}),
+}
+
+/** One place as the app shows it, on a journal in memory. */
+export function renderPlace(
+  place: ReactNode,
+  options: { store?: JournalStore; reckoner?: Reckoner; path?: string; at?: string; scale?: 'C' | 'F' } = {},
+) {
+  const tools: JournalTools = {
+    store: options.store ?? memoryStore(),
+    maker: testMaker,
+    reckoner: options.reckoner ?? idleReckoner,
+    base: '',
+  }
+  const router = createMemoryRouter(
+    [
+      { path: options.path ?? '/', element: place },
+      { path: '*', element: <p>elsewhere</p> },
+    ],
+    { initialEntries: [options.at ?? options.path ?? '/'] },
+  )
+  const preferences = { temperatureScale: options.scale ?? 'C', theme: 'light' } as const
+  const view = render(
+    <QueryClientProvider client={new QueryClient()}>
+      <PreferenceContext value={{ preferences, change: () => {}, dark: false }}>
+        <MantineProvider env="test">
+          <JournalContext value={tools}>
+            <WhyProvider zone="UTC">
+              <Suspense fallback="opening">
+                <RouterProvider router={router} />
+              </Suspense>
+            </WhyProvider>
+          </JournalContext>
+        </MantineProvider>
+      </PreferenceContext>
+    </QueryClientProvider>,
+  )
+  return { ...view, router, tools }
+}

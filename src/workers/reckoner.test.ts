@@ -1,0 +1,135 @@
+import { afterEach, expect, test } from '@jest/globals'
+import { expose } from 'comlink'
+import type { BoxFacts } from '#core/estimate/facts.ts'
+import type { BoxReport } from '#core/estimate/report.ts'
+import type { ReckonerCalls } from './protocol.ts'
+import { startReckoner } from './reckoner.ts'
+
+/** Stands in for a worker: the calls answer over a message channel, when the test lets them. */
+class ChannelWorker {
+  static made: ChannelWorker[] = []
+  ended = false
+  readonly started: number[] = []
+  private readonly release = new Map<number, () => void>()
+  private readonly far: MessagePort
+  private readonly near: MessagePort
+  private readonly onError = new Set<() => void>()
+
+  constructor() {
+    const { port1, port2 } = new MessageChannel()
+    this.near = port1
+    this.far = port2
+    const calls: {
+      [K in keyof ReckonerCalls]: (
+        ...args: Parameters<ReckonerCalls[K]>
+      ) => Promise<ReturnType<ReckonerCalls[K]>>
+    } = {
+      report: async (_, seed) => {
+        this.started.push(seed)
+        if (seed < 0) throw new Error('bad facts')
+        await new Promise<void>(resolve => this.release.set(seed, resolve))
+        return { draws: seed } as unknown as BoxReport
+      },
+      grams: async () => [],
+    }
+    expose(calls, this.far)
+    ChannelWorker.made.push(this)
+  }
+  finish(seed: number): void {
+    this.release.get(seed)?.()
+  }
+  break(): void {
+    for (const listener of this.onError) listener()
+  }
+  postMessage(message: unknown, transfer: Transferable[]): void {
+    this.near.postMessage(message, transfer)
+  }
+  addEventListener(type: string, listener: EventListener): void {
+    if (type === 'error') this.onError.add(listener as unknown as () => void)
+    else {
+      this.near.addEventListener(type, listener)
+      this.near.start()
+    }
+  }
+  removeEventListener(type: string, listener: EventListener): void {
+    this.near.removeEventListener(type, listener)
+  }
+  terminate(): void {
+    this.ended = true
+    this.near.close()
+    this.far.close()
+  }
+}
+
+const facts = {} as BoxFacts
+const start = (seats: number) => {
+  ChannelWorker.made = []
+  return startReckoner(seats, () => new ChannelWorker() as unknown as Worker)
+}
+const until = async (done: () => boolean) => {
+  for (let i = 0; i < 200 && !done(); i++) await new Promise(resolve => setTimeout(resolve, 5))
+  expect(done()).toBe(true)
+}
+afterEach(() => ChannelWorker.made.forEach(worker => !worker.ended && worker.terminate()))
+
+test('answers come back, and no worker is started before the first question', async () => {
+  const reckoner = start(2)
+  expect(ChannelWorker.made).toHaveLength(0)
+  const answer = reckoner.report(facts, 7)
+  await until(() => ChannelWorker.made[0]?.started.length === 1)
+  ChannelWorker.made[0]!.finish(7)
+  expect((await answer).draws).toBe(7)
+})
+
+test('as many at once as there are seats; the newest waiting goes first', async () => {
+  const reckoner = start(1)
+  const all = [1, 2, 3].map(seed => reckoner.report(facts, seed))
+  await until(() => ChannelWorker.made[0]?.started.length === 1)
+  const [worker] = ChannelWorker.made
+  worker!.finish(1)
+  await until(() => worker!.started.length === 2)
+  expect(worker!.started).toEqual([1, 3])
+  worker!.finish(3)
+  await until(() => worker!.started.length === 3)
+  worker!.finish(2)
+  expect((await Promise.all(all)).map(report => report.draws)).toEqual([1, 2, 3])
+  expect(ChannelWorker.made).toHaveLength(1)
+})
+
+test('giving up a running question ends its worker, and the next one gets a new one', async () => {
+  const reckoner = start(1)
+  const leaving = new AbortController()
+  const given = reckoner.report(facts, 1, leaving.signal)
+  const next = reckoner.report(facts, 2)
+  await until(() => ChannelWorker.made[0]?.started.length === 1)
+  leaving.abort()
+  await expect(given).rejects.toThrow('Given up')
+  expect(ChannelWorker.made[0]!.ended).toBe(true)
+  await until(() => ChannelWorker.made[1]?.started.length === 1)
+  ChannelWorker.made[1]!.finish(2)
+  expect((await next).draws).toBe(2)
+})
+
+test('giving up a waiting question costs nothing', async () => {
+  const reckoner = start(1)
+  const running = reckoner.report(facts, 1)
+  const leaving = new AbortController()
+  const waiting = reckoner.report(facts, 2, leaving.signal)
+  leaving.abort()
+  await expect(waiting).rejects.toThrow('Given up')
+  await until(() => ChannelWorker.made[0]?.started.length === 1)
+  ChannelWorker.made[0]!.finish(1)
+  await running
+  expect(ChannelWorker.made[0]!.started).toEqual([1])
+  expect(ChannelWorker.made[0]!.ended).toBe(false)
+})
+
+test('an error in the core comes back as an error; a worker that breaks fails its question with a sentence', async () => {
+  const reckoner = start(1)
+  await expect(reckoner.report(facts, -1)).rejects.toThrow('bad facts')
+  const answer = reckoner.report(facts, 5)
+  await until(() => ChannelWorker.made[0]!.started.length === 2)
+  ChannelWorker.made[0]!.break()
+  await expect(answer).rejects.toThrow('The reckoning broke off.')
+  expect(ChannelWorker.made[0]!.ended).toBe(true)
+})
