@@ -1,7 +1,7 @@
 // How fast the core is, each against a peer in the same run: the ratios travel between machines, the times do not.
 import psychrolib from 'psychrolib'
 import { dewPointC, saturationPressureWaterPa } from '../src/core/air/saturation.ts'
-import { reckonBox, reckonGrams } from '../src/core/estimate/report.ts'
+import { reckonBox, reckonGrams } from '../src/core/estimate/reckon.ts'
 import { drawSurroundings, historyNetwork } from '../src/core/estimate/box-network.ts'
 import { seededRandom } from '../src/core/estimate/random.ts'
 import { syntheticBox } from '../src/core/estimate/synthetic-box.ts'

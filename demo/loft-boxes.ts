@@ -1,4 +1,5 @@
-import type { ContainerKind, LidKind } from '#core/container/container.ts'
+import type { ContainerKind } from '#core/container/container.ts'
+import type { LidKind } from '#core/container/lid.ts'
 import type { HolderKind } from '#core/container/holder.ts'
 import type { DrawValues } from '#core/estimate/unknowns.ts'
 import type { MaterialId } from '#core/filament/material.ts'

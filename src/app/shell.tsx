@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react'
 import { Link, useLocation, useNavigate } from 'react-router'
 import { useJournalTools, usePreferences } from '../places/journal/journal-context.tsx'
+import { UndoButton } from '../places/journal/last-act.tsx'
 
 const THEMES = { auto: 'as device', light: 'day', dark: 'night' } as const
 const NEXT_THEME = { auto: 'light', light: 'dark', dark: 'auto' } as const
@@ -26,6 +27,7 @@ export function Shell({ children }: { readonly children: ReactNode }) {
           </Link>
         </nav>
         <div className="head-end">
+          <UndoButton />
           {base === '/demo' && (
             <button type="button" className="quiet" onClick={() => void navigate('/')}>
               <span className="wide-only">Demonstration: </span>leave it

@@ -1,11 +1,7 @@
 import { secondsFromMs } from '#units/time.ts'
-import {
-  CONTAINERS,
-  insideVolumeL,
-  LIDS,
-  wallAreaM2,
-  wallConductanceLPerH,
-} from '#core/container/container.ts'
+import { CONTAINERS, insideVolumeL } from '#core/container/container.ts'
+import { LIDS } from '#core/container/lid.ts'
+import { wallAreaM2, wallConductanceLPerH } from '#core/container/wall.ts'
 import { DESICCANTS } from '#core/desiccant/catalogue.ts'
 import { silicaLoadingGPerG } from '#core/desiccant/silica-gel.ts'
 import { vapourPressureOfRhPa } from '#core/air/vapour.ts'

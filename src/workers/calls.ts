@@ -1,4 +1,4 @@
-import { reckonBox, reckonGrams } from '#core/estimate/report.ts'
+import { reckonBox, reckonGrams } from '#core/estimate/reckon.ts'
 import type { Reckoner, ReckonerCalls } from './protocol.ts'
 
 /** The core's answers to the protocol; what the worker registers. */

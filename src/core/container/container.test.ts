@@ -3,15 +3,9 @@ import { MATERIALS } from '../filament/catalogue.ts'
 import { spoolConductanceLPerH, spoolFits, USUAL_SPOOL, windingRadiusMm } from '../filament/winding.ts'
 import { saturationDensityGPerL } from '../network/compiled.ts'
 import { CLIMATES, profileAt, roomSurroundings } from '../room/climate.ts'
-import {
-  CONTAINER_KINDS,
-  CONTAINERS,
-  freeAirL,
-  insideVolumeL,
-  openingShare,
-  wallAreaM2,
-  wallConductanceLPerH,
-} from './container.ts'
+import { CONTAINER_KINDS, CONTAINERS, freeAirL, insideVolumeL } from './container.ts'
+import { openingShare } from './opening.ts'
+import { wallAreaM2, wallConductanceLPerH } from './wall.ts'
 
 describe('volume', () => {
   test('a straight cuboid and cylinder', () => {

@@ -4,7 +4,7 @@ import { DESICCANTS } from '../desiccant/catalogue.ts'
 import { vapourPressureOfRhPa } from '../air/vapour.ts'
 import type { BoxFacts } from './facts.ts'
 import { seededRandom } from './random.ts'
-import { reckonBox } from './report.ts'
+import { reckonBox } from './reckon.ts'
 import { syntheticBox } from './synthetic-box.ts'
 
 const DAY = 86_400

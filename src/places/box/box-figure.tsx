@@ -1,4 +1,5 @@
-import { CONTAINERS, LIDS } from '#core/container/container.ts'
+import { CONTAINERS } from '#core/container/container.ts'
+import { LIDS } from '#core/container/lid.ts'
 import { enteredAnswer } from '#core/answers/answers.ts'
 import { volumeAnswer } from '#core/answers/box-answers.ts'
 import type { BoxReport } from '#core/estimate/report.ts'

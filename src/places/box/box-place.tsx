@@ -17,6 +17,7 @@ import { ChangeArrows } from './change-arrows.tsx'
 import { FactWorthMost } from './fact-worth-most.tsx'
 import { GramsLine } from './grams-line.tsx'
 import { historyData } from './history-data.ts'
+import { RenameBox } from './rename-box.tsx'
 import { SpoolRow } from './spool-row.tsx'
 import { WaterLedger } from './water-ledger.tsx'
 import { WeighBeads } from './weigh-beads.tsx'
@@ -28,7 +29,7 @@ export default function BoxPlace() {
   const journal = useJournal()
   const { base } = useJournalTools()
   const { boxId = '' } = useParams()
-  const known = knownBox(journal, boxId)
+  const known = useMemo(() => knownBox(journal, boxId), [journal, boxId])
   if (!known)
     return (
       <main className="page" data-place="box">
@@ -46,7 +47,7 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
   const { state, nowMs } = useJournal()
   const { maker, base } = useJournalTools()
   const { dark } = usePreferences()
-  const [doing, setDoing] = useState<'reading' | 'weighing' | null>(null)
+  const [doing, setDoing] = useState<'reading' | 'weighing' | 'naming' | null>(null)
   useHotkeys([['l', () => setDoing('reading')]])
   const { data: report, error } = useReport(view.box.boxId, facts)
   const grams = useGrams(view.box.boxId, report ? facts : null)
@@ -63,7 +64,9 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
             <Link to={`${base}/`} className="back">
               Shelf
             </Link>{' '}
-            <span className="box-name">{view.box.name}</span>
+            <button type="button" className="box-name" title="Name it" onClick={() => setDoing('naming')}>
+              {view.box.name}
+            </button>
           </p>
           <h1 className="answer" aria-live="polite">
             <AnswerLine view={view} report={report} judgement={judgement} nowMs={nowMs} zone={zone} />
@@ -140,6 +143,7 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
       {doing === 'weighing' && view.charges[0] && (
         <WeighBeads charge={view.charges[0]} close={() => setDoing(null)} />
       )}
+      {doing === 'naming' && <RenameBox box={view.box} close={() => setDoing(null)} />}
     </main>
   )
 }

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { boathouseLoft } from '#demo/loft.ts'
-import { reckonBox } from '#core/estimate/report.ts'
+import { reckonBox } from '#core/estimate/reckon.ts'
 import { boxFacts } from '#records/box-facts.ts'
 import { boxView } from '#records/box-view.ts'
 import { fold } from '#records/fold.ts'

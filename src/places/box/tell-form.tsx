@@ -1,12 +1,13 @@
 import { Modal, NativeSelect, TextInput } from '@mantine/core'
 import { useState, type FormEvent } from 'react'
 import * as v from 'valibot'
-import { LIDS, type LidKind } from '#core/container/container.ts'
+import { LIDS, type LidKind } from '#core/container/lid.ts'
 import type { Draft } from '#records/act.ts'
 import type { BoxView } from '#records/box-view.ts'
 import { beadsField } from '#records/fields.ts'
 import { FRESHNESS, type Freshness } from '#records/kinds/charge.ts'
 import { WETNESS, type Wetness } from '#records/kinds/spool.ts'
+import { FormFoot } from '../journal/form-foot.tsx'
 import { useWriteAct } from '../journal/queries.ts'
 import { LogReading } from '../log-reading/log-reading.tsx'
 import { parseDecimal } from '../log-reading/decimal.ts'
@@ -108,15 +109,7 @@ export function TellForm({
             data-autofocus
           />
         )}
-        {write.isError && (
-          <p className="notice">
-            The browser refused to keep it ({write.error.message}). It stays here: free some space and try
-            again.
-          </p>
-        )}
-        <button type="submit" className="filled" disabled={write.isPending}>
-          Keep it
-        </button>
+        <FormFoot write={write} />
       </form>
     </Modal>
   )

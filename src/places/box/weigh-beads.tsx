@@ -4,6 +4,7 @@ import * as v from 'valibot'
 import type { ChargeRecord } from '#records/state.ts'
 import { ENTRY_KINDS } from '#records/entry.ts'
 import { parseDecimal } from '../log-reading/decimal.ts'
+import { FormFoot } from '../journal/form-foot.tsx'
 import { useWriteAct } from '../journal/queries.ts'
 
 /** A weighing of the charge: sees what a display at its floor cannot. */
@@ -64,15 +65,7 @@ export function WeighBeads({ charge, close }: { readonly charge: ChargeRecord; r
         <p className="aside">
           Beads are not food: keep them from children and pets. A scale to 1 g is taken.
         </p>
-        {write.isError && (
-          <p className="notice">
-            The browser refused to keep it ({write.error.message}). It stays here: free some space and try
-            again.
-          </p>
-        )}
-        <button type="submit" className="filled" disabled={write.isPending}>
-          Keep it
-        </button>
+        <FormFoot write={write} />
       </form>
     </Modal>
   )

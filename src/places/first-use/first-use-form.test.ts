@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { reckonBox } from '#core/estimate/report.ts'
+import { reckonBox } from '#core/estimate/reckon.ts'
 import { makeAct, readAct, type Maker } from '#records/act.ts'
 import { boxFacts } from '#records/box-facts.ts'
 import { boxView } from '#records/box-view.ts'

@@ -6,6 +6,7 @@ import { boxFacts } from '#records/box-facts.ts'
 import { boxView, type BoxView } from '#records/box-view.ts'
 import { fold } from '#records/fold.ts'
 import type { State } from '#records/state.ts'
+import { useRemember } from './last-act.tsx'
 import { useJournalTools, type JournalTools } from './journal-context.tsx'
 
 export interface JournalView {
@@ -42,7 +43,30 @@ export interface KnownBox {
 
 export function knownBox(journal: JournalView, boxId: string): KnownBox | null {
   const view = boxView(journal.state, boxId, journal.nowMs)
-  return view && { view, facts: boxFacts(journal.state, view, journal.nowMs) }
+  return view && { view, facts: boxFacts(journal.state, view, factsTimeMs(journal, view)) }
+}
+
+const HOUR_MS = 3_600_000
+
+/**
+ * The time a box is reckoned for: the hour begun, or the last thing that happened to it since. So its facts, and with
+ * them its reckoning, stay what they are when something is entered for another box.
+ */
+function factsTimeMs({ state, nowMs }: JournalView, view: BoxView): number {
+  const hourMs = Math.floor(nowMs / HOUR_MS) * HOUR_MS
+  const { box } = view
+  const times = [
+    hourMs,
+    box.madeMs,
+    ...box.openings.map(opening => opening.atMs),
+    ...view.readings.map(reading => reading.atMs),
+    ...state.readings
+      .filter(({ place }) => place.in === 'room' && place.roomId === box.roomId)
+      .map(reading => reading.atMs),
+    ...view.charges.flatMap(charge => [...charge.heatings, ...charge.weighings].map(event => event.atMs)),
+    ...[...view.charges, ...view.spools].flatMap(thing => thing.stays.map(stay => stay.fromMs)),
+  ]
+  return Math.min(nowMs, Math.max(...times.filter(ms => ms <= nowMs)))
 }
 
 const reckonable = (facts: BoxFacts | null | undefined): facts is BoxFacts =>
@@ -88,12 +112,14 @@ export const useGrams = (boxId: string, facts: BoxFacts | null | undefined) =>
 export function useWriteAct() {
   const tools = useJournalTools()
   const client = useQueryClient()
+  const remember = useRemember()
   return useMutation({
     networkMode: 'always',
     retry: false,
     mutationFn: async ({ what, drafts }: { what: string; drafts: readonly Draft[] }) => {
       const act = makeAct(tools.maker, what, drafts)
       await tools.store.append(act)
+      remember(act)
       return act
     },
     onSuccess: () => client.invalidateQueries({ queryKey: ['journal', tools.store.name] }),

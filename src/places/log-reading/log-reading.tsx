@@ -7,6 +7,7 @@ import type { State } from '#records/state.ts'
 import { againText } from '#draw/dates.ts'
 import { inTenths, inWhole, THIN } from '#draw/format.ts'
 import { StateMark } from '#draw/state-mark.tsx'
+import { FormFoot } from '../journal/form-foot.tsx'
 import { useJournalTools, usePreferences } from '../journal/journal-context.tsx'
 import { useJournal, useWithdraw, useWriteAct } from '../journal/queries.ts'
 import { checkReading, type FormResult, type ReadingForm } from './reading-form.ts'
@@ -141,15 +142,7 @@ export function LogReading({ close, place }: { readonly close: () => void; reado
               </button>
             </div>
           )}
-          {write.isError && (
-            <p className="notice" role="alert">
-              The browser refused to keep it ({write.error.message}). Nothing is lost: it stays here. Free
-              some space and press Keep again.
-            </p>
-          )}
-          <button type="submit" className="filled" disabled={write.isPending}>
-            Keep it
-          </button>
+          <FormFoot write={write} />
         </form>
       )}
     </Modal>

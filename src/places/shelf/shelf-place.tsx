@@ -1,6 +1,6 @@
 import { useElementSize, useHotkeys } from '@mantine/hooks'
 import { useQueries } from '@tanstack/react-query'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { Link, Navigate } from 'react-router'
 import { profileOf } from '#records/box-facts.ts'
 import { judge } from '../journal/judgement.ts'
@@ -21,9 +21,13 @@ export default function ShelfPlace() {
   const { ref, width } = useElementSize()
   const [logging, setLogging] = useState(false)
   useHotkeys([['l', () => setLogging(true)]])
-  const known = [...journal.state.boxes.keys()]
-    .map(boxId => knownBox(journal, boxId))
-    .filter((item): item is KnownBox => item !== null)
+  const known = useMemo(
+    () =>
+      [...journal.state.boxes.keys()]
+        .map(boxId => knownBox(journal, boxId))
+        .filter((item): item is KnownBox => item !== null),
+    [journal],
+  )
   const reports = useQueries({
     queries: known.map(({ view, facts }) => reportQuery(tools, view.box.boxId, facts)),
   })
@@ -47,6 +51,7 @@ export default function ShelfPlace() {
     zone,
   )
   const said = (piece: Piece, i: number) => <Said key={i} piece={piece} items={items} />
+  const done = reports.filter(report => !report.isLoading).length
   const failed = reports.find(report => report.isError)
   const room = journal.state.rooms.get(items[0]!.view.box.roomId)!
   const layout =
@@ -65,7 +70,10 @@ export default function ShelfPlace() {
           <h1 className="answer" aria-live="polite">
             {sentence.answer.map(said)}
           </h1>
-          <p className="behind">{sentence.behind.map(said)}</p>
+          <p className="behind">
+            {done < reports.length && `${done} of ${reports.length} boxes done. `}
+            {sentence.behind.map(said)}
+          </p>
         </div>
         <div className="acts">
           <Link to={`${tools.base}/start`} className="worded">

@@ -1,5 +1,6 @@
 import * as v from 'valibot'
-import { CONTAINER_KINDS, LIDS, type LidKind } from '#core/container/container.ts'
+import { CONTAINER_KINDS } from '#core/container/container.ts'
+import { LIDS, type LidKind } from '#core/container/lid.ts'
 import { finite, idField, knowledgeField, lengthField, nameField } from '../fields.ts'
 
 const lidKinds = Object.keys(LIDS) as [LidKind, ...LidKind[]]

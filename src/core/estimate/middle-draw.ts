@@ -1,0 +1,26 @@
+import type { Draw } from './posterior.ts'
+import { spreadOf } from './weighted.ts'
+
+/**
+ * One draw to stand for all where a page needs figures that agree with each other: the nearest to the weighted medians
+ * of what is shown: leak, water in the charge, RH now, and the date the target is left, each measured in its spread.
+ */
+export function middleDraw(
+  draws: readonly Draw[],
+  weights: ArrayLike<number>,
+  datesS: readonly number[],
+  chargeId: string | undefined,
+): Draw {
+  const columns = [
+    draws.map(draw => Math.log(draw.values.leakLPerH)),
+    draws.map(draw => (chargeId === undefined ? 0 : draw.waterNowG[draw.network.nodeOfCharge[chargeId]!]!)),
+    draws.map(draw => draw.airRhNowPercent),
+    datesS,
+  ]
+  const distance = draws.map(() => 0)
+  for (const column of columns) {
+    const { low, middle, high } = spreadOf(column, weights)
+    column.forEach((value, i) => (distance[i]! += ((value - middle) / Math.max(high - low, 1e-9)) ** 2))
+  }
+  return draws[distance.indexOf(Math.min(...distance))]!
+}

@@ -1,0 +1,127 @@
+import { percentFromFraction } from '#units/ratio.ts'
+import { secondsFromDays } from '#units/time.ts'
+import { perCubicMetreFromPerLitre } from '#units/volume.ts'
+import { saturationDensityGPerL } from '../network/compiled.ts'
+import { floorOf } from './box-floor.ts'
+import { HORIZON_S, isPresent } from './box-network.ts'
+import { findContradiction } from './contradiction.ts'
+import { futureCurves, pastCurve } from './curves.ts'
+import type { BoxFacts } from './facts.ts'
+import {
+  causesOfWidth,
+  leaveDates,
+  leavesAtS,
+  sharesOfDates,
+  TWENTIETHS,
+  weightyDraws,
+  worthOfKnowing,
+} from './forecast.ts'
+import { gramsWanted, REMEDIES, type GramsWanted } from './grams-wanted.ts'
+import { observationsOf } from './likelihood.ts'
+import { middleDraw } from './middle-draw.ts'
+import { samplePosterior } from './posterior.ts'
+import { seededRandom } from './random.ts'
+import type { BoxReport } from './report.ts'
+import { chargesNow, spoolsNow, streamsNow } from './state-now.ts'
+import { unknownsOf } from './unknowns.ts'
+import { spreadOf, weightedQuantile } from './weighted.ts'
+
+export interface ReportOptions {
+  readonly seed: number
+  readonly drawsPerRound?: number
+  readonly shouldStop?: () => boolean
+}
+
+/** The reckoning of one box: what is in it now, and when it leaves its target. Same facts and seed, same report. */
+export function reckonBox(facts: BoxFacts, options: ReportOptions): BoxReport {
+  return reckonWithDraws(facts, options).report
+}
+
+/** Grams wanted for each remedy and each number of weeks; costs more than the report, so it is asked for apart. */
+export function reckonGrams(
+  facts: BoxFacts,
+  options: ReportOptions,
+  weeks: readonly number[],
+): GramsWanted[] {
+  const { draws, weights, datesS } = reckonWithDraws(facts, options)
+  const list: GramsWanted[] = []
+  for (const remedy of REMEDIES)
+    for (const n of weeks) {
+      const wanted = gramsWanted(facts, draws, weights, datesS, remedy, n, options.shouldStop)
+      if (wanted) list.push(wanted)
+    }
+  return list
+}
+
+function reckonWithDraws(facts: BoxFacts, options: ReportOptions) {
+  const unknowns = unknownsOf(facts)
+  const observations = observationsOf(facts)
+  const posterior = samplePosterior(facts, unknowns, observations, seededRandom(options.seed), {
+    drawsPerRound: options.drawsPerRound ?? 200,
+    maxAdaptiveRounds: 6,
+    enoughEffectiveDraws: 80,
+    ...(options.shouldStop ? { shouldStop: options.shouldStop } : {}),
+  })
+  const { draws, weights } = weightyDraws(posterior)
+  const target = facts.targetRhPercent
+  const datesS = draws.map(draw =>
+    target === null ? facts.nowS + HORIZON_S : leavesAtS(facts, draw, target),
+  )
+  const middle = middleDraw(
+    draws,
+    weights,
+    datesS,
+    facts.charges.find(charge => isPresent(charge, facts.nowS))?.id,
+  )
+  const point = { temperatureC: 0, vapourDensityGPerL: 0 }
+  middle.network.surroundings.at(facts.nowS, point)
+  const temperatureC = point.temperatureC
+  const saturation = saturationDensityGPerL(temperatureC)
+  const roomRhPercent = percentFromFraction(point.vapourDensityGPerL / saturation)
+  const streams = streamsNow(facts, middle, temperatureC, point.vapourDensityGPerL)
+  const leaves =
+    target === null
+      ? null
+      : {
+          ...leaveDates(datesS, weights, facts.nowS),
+          sharesOfDates: sharesOfDates(datesS, weights),
+        }
+  const report: BoxReport = {
+    nowS: facts.nowS,
+    targetRhPercent: target,
+    draws: posterior.draws.length,
+    rounds: posterior.rounds,
+    effectiveDraws: posterior.effectiveDraws,
+    contradiction: findContradiction(posterior, observations, unknowns),
+    leaves,
+    causes: target === null ? [] : causesOfWidth(draws, weights, datesS, unknowns),
+    worth: target === null ? [] : worthOfKnowing(draws, weights, datesS, unknowns),
+    expectedRhPercent: TWENTIETHS.map(share =>
+      weightedQuantile(
+        draws.map(draw => draw.airRhNowPercent + draw.values.offsetRhPercent),
+        weights,
+        share,
+      ),
+    ),
+    temperatureC,
+    roomGPerM3: perCubicMetreFromPerLitre(point.vapourDensityGPerL),
+    roomRhPercent,
+    leakLPerH: spreadOf(
+      draws.map(draw => draw.values.leakLPerH),
+      weights,
+    ),
+    streams,
+    charges: chargesNow(facts, draws, weights, middle, streams, roomRhPercent, temperatureC),
+    spools: spoolsNow(facts, draws, weights, middle),
+    floor: floorOf(facts, draws, weights, streams, roomRhPercent, temperatureC),
+    past: pastCurve(facts, draws, weights, datesS),
+    futures: futureCurves(
+      facts,
+      draws,
+      weights,
+      datesS,
+      leaves?.spread.high ?? facts.nowS + secondsFromDays(60),
+    ),
+  }
+  return { report, draws, weights, datesS }
+}

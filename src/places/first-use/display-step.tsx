@@ -1,0 +1,51 @@
+import { TextInput } from '@mantine/core'
+import { inScale } from '#core/reading/scale-slip.ts'
+import { inTenths } from '#draw/format.ts'
+import type { displayErrors } from './first-use-form.ts'
+import type { StepProps } from './step-props.ts'
+
+/** First screen: the number that is there to be read. */
+export function DisplayStep({
+  form,
+  set,
+  errors,
+  scale,
+}: StepProps & { readonly errors: ReturnType<typeof displayErrors>; readonly scale: 'C' | 'F' }) {
+  return (
+    <>
+      <h1 className="answer">What does the display show?</h1>
+      <p className="behind">The little hygrometer in the box. One number is enough.</p>
+      <div className="display-fields">
+        <TextInput
+          label="Relative humidity, %"
+          inputMode="decimal"
+          autoComplete="off"
+          data-autofocus
+          size="lg"
+          value={form.humidity}
+          error={errors?.humidity}
+          onChange={event => set({ humidity: event.currentTarget.value })}
+        />
+        <TextInput
+          label={`Temperature, °${scale}`}
+          inputMode="decimal"
+          autoComplete="off"
+          size="lg"
+          placeholder={`${inTenths(inScale(20, scale))}, assumed`}
+          value={form.temperature}
+          error={errors?.temperature}
+          onChange={event => set({ temperature: event.currentTarget.value })}
+        />
+      </div>
+      {errors?.slipC !== undefined && (
+        <button
+          type="button"
+          className="worded"
+          onClick={() => set({ temperature: inTenths(inScale(errors.slipC!, scale)) })}
+        >
+          It shows °{scale === 'C' ? 'F' : 'C'}: take {inTenths(inScale(errors.slipC, scale))} °{scale}
+        </button>
+      )}
+    </>
+  )
+}

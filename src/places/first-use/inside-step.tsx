@@ -1,0 +1,78 @@
+import { NativeSelect, TextInput } from '@mantine/core'
+import { MATERIALS } from '#core/filament/catalogue.ts'
+import { MATERIAL_IDS, type MaterialId } from '#core/filament/material.ts'
+import type { insideErrors } from './first-use-form.ts'
+import type { StepProps } from './step-props.ts'
+
+const CHIPS: readonly MaterialId[] = ['PLA', 'PETG', 'ABS', 'ASA', 'TPU', 'PC', 'PA6', 'PVA']
+const MOST_OF_ONE = 12
+
+/** Last screen: which spools, and how many beads if that is known. */
+export function InsideStep({
+  form,
+  set,
+  errors,
+}: StepProps & { readonly errors: ReturnType<typeof insideErrors> }) {
+  const others = MATERIAL_IDS.filter(id => !CHIPS.includes(id))
+  const shown = [...CHIPS, ...others.filter(id => (form.counts[id] ?? 0) > 0)]
+  const count = (id: MaterialId, n: number) =>
+    set({ counts: { ...form.counts, [id]: Math.min(MOST_OF_ONE, Math.max(0, n)) } })
+  return (
+    <>
+      <h1 className="answer">What is inside?</h1>
+      <p className="behind">Tap a material once for each spool.</p>
+      <ul className="chips">
+        {shown.map(id => {
+          const n = form.counts[id] ?? 0
+          return (
+            <li key={id} className={n > 0 ? 'chip chosen' : 'chip'}>
+              <button
+                type="button"
+                onClick={() => count(id, n + 1)}
+                aria-label={`${id}${n > 0 ? ` × ${n}` : ''}: one more`}
+              >
+                {id}
+                {n > 0 && <span className="chip-count"> × {n}</span>}
+              </button>
+              {n > 0 && (
+                <button
+                  type="button"
+                  className="chip-less"
+                  aria-label={`${id}: one less`}
+                  onClick={() => count(id, n - 1)}
+                >
+                  −
+                </button>
+              )}
+              <span className="aside small">keep below {MATERIALS[id].targetRhPercent} %</span>
+            </li>
+          )
+        })}
+      </ul>
+      <div className="display-fields">
+        <NativeSelect
+          label="Another material"
+          value=""
+          data={[{ value: '', label: 'choose …' }, ...others.map(id => ({ value: id, label: id }))]}
+          onChange={event =>
+            event.currentTarget.value !== '' && count(event.currentTarget.value as MaterialId, 1)
+          }
+        />
+        <TextInput
+          label="Beads in it, g"
+          inputMode="decimal"
+          placeholder="don’t know"
+          value={form.beads}
+          error={errors?.beads}
+          onChange={event => set({ beads: event.currentTarget.value })}
+        />
+      </div>
+      {errors?.spools && (
+        <p className="notice" role="alert">
+          {errors.spools}
+        </p>
+      )}
+      <p className="aside">Everything else is assumed, drawn in pencil, and counted in the range.</p>
+    </>
+  )
+}

@@ -1,0 +1,73 @@
+import { TextInput } from '@mantine/core'
+import { LID_TIMES, sizeOf, type LidTime } from './first-use-form.ts'
+import { OutlineChoice } from './outline-choice.tsx'
+import type { StepProps } from './step-props.ts'
+
+/** Second screen: which outline, and when it was last open. */
+export function OutlineStep({ form, set, error }: StepProps & { readonly error: string | null }) {
+  const size = sizeOf(form)
+  const { measured } = form
+  const measure = (name: 'width' | 'depth' | 'height', label: string) =>
+    measured && (
+      <TextInput
+        key={name}
+        label={`Inside ${label}, mm`}
+        inputMode="decimal"
+        value={measured[name]}
+        onChange={event => set({ measured: { ...measured, [name]: event.currentTarget.value } })}
+      />
+    )
+  return (
+    <>
+      <h1 className="answer">Which outline is it?</h1>
+      <p className="behind">One scale for all six; each holds the same spool.</p>
+      <OutlineChoice chosen={form.container} choose={container => set({ container, measured: null })} />
+      {measured ? (
+        <div className="display-fields">
+          {measure('width', 'width')}
+          {measure('depth', 'depth')}
+          {measure('height', 'height')}
+        </div>
+      ) : (
+        <button
+          type="button"
+          className="worded"
+          onClick={() =>
+            set({
+              measured: {
+                width: String(size.widthMm),
+                depth: String(size.depthMm),
+                height: String(size.heightMm),
+              },
+            })
+          }
+        >
+          Not quite: measure mine
+        </button>
+      )}
+      {error && (
+        <p className="notice" role="alert">
+          {error}
+        </p>
+      )}
+      <fieldset className="lid-times">
+        <legend className="section">When was the lid last off?</legend>
+        {(Object.keys(LID_TIMES) as LidTime[]).map(time => (
+          <label key={time} className="choice">
+            <input
+              type="radio"
+              name="lid"
+              className="visually-hidden"
+              checked={form.lidTime === time}
+              onChange={() => set({ lidTime: time })}
+            />
+            <span>{time}</span>
+          </label>
+        ))}
+      </fieldset>
+      <p className="aside">
+        Pencil sizes are ours until you measure. They only widen the answer; they never stop it.
+      </p>
+    </>
+  )
+}

@@ -1,0 +1,7 @@
+import type { FirstUseForm } from './first-use-form.ts'
+
+/** What every screen is given. */
+export interface StepProps {
+  readonly form: FirstUseForm
+  readonly set: (part: Partial<FirstUseForm>) => void
+}
