@@ -147,7 +147,7 @@ describe('the demonstration', () => {
       answer,
     )
     expect(await textOf(page, '.air-line')).toContain('near')
-    await press(page, 'Undo')
+    await page.click('.kept button.worded')
     await page.waitForFunction(
       old => document.querySelector('h1')!.textContent === old,
       { timeout: 60_000 },

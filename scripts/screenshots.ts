@@ -40,6 +40,7 @@ try {
   }
   const page = await stage.open('/', { ...PHONE, fresh: true })
   await page.waitForSelector('[data-place="start"]')
+  await page.evaluate(() => document.fonts.ready)
   await page.screenshot({ path: file('first-use-1-phone') })
   await page.type('input[inputmode="decimal"]', '18')
   await page.click('button[type="submit"]')

@@ -7,12 +7,14 @@ interface FigureProps {
   /** The value as shown, unit included. */
   readonly children: ReactNode
   readonly className?: string
+  /** Punctuation that must stay on its line. */
+  readonly after?: string
 }
 
 /** A number on the page: drawn by how it is known, and it opens to its reason. */
-export function Figure({ answer, children, className }: FigureProps) {
+export function Figure({ answer, children, className, after }: FigureProps) {
   const open = useWhy()
-  return (
+  const figure = (
     <button
       type="button"
       className={`figure known-${answer.knowledge} ${className ?? ''}`}
@@ -23,6 +25,13 @@ export function Figure({ answer, children, className }: FigureProps) {
       {children}
       {answer.knowledge === 'measured' && <Tick />}
     </button>
+  )
+  if (after === undefined) return figure
+  return (
+    <span className="kept-together">
+      {figure}
+      {after}
+    </span>
   )
 }
 

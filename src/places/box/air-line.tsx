@@ -116,24 +116,24 @@ export function AirLine({
         </span>
       )}
       . Inside{' '}
-      <Figure answer={inside}>
+      <Figure answer={inside} after=",">
         {inTenths(inside.value)}
         {THIN}g/m³
-      </Figure>
-      , dew point{' '}
-      <Figure answer={dewPointAnswer('dew point in the box', box)}>
+      </Figure>{' '}
+      dew point{' '}
+      <Figure answer={dewPointAnswer('dew point in the box', box)} after=";">
         {degrees(dewPointAnswer('', box).value)}
-      </Figure>
-      ; room{' '}
-      <Figure answer={around}>
+      </Figure>{' '}
+      room{' '}
+      <Figure answer={around} after=",">
         {inTenths(around.value)}
         {THIN}g/m³
-      </Figure>
-      , dew point{' '}
-      <Figure answer={dewPointAnswer('dew point in the room', outside)}>
+      </Figure>{' '}
+      dew point{' '}
+      <Figure answer={dewPointAnswer('dew point in the room', outside)} after=":">
         {degrees(dewPointAnswer('', outside).value)}
-      </Figure>
-      : water moves {around.value > inside.value ? 'in' : 'out'}.
+      </Figure>{' '}
+      water moves {around.value > inside.value ? 'in' : 'out'}.
     </p>
   )
 }

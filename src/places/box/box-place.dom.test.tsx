@@ -116,14 +116,14 @@ describe('grams wanted', () => {
   test('what is in it is said as assumed, sizes for each span, and another way where it does more', () => {
     const text = say(
       wanted('as it is', 4, 61),
-      wanted('as it is', 8, 118),
+      wanted('as it is', 8, 141),
       wanted('as it is', 16, 233),
       wanted('dry the damp spools', 8, 42),
       wanted('a better seal', 8, 100),
     )
     expect(text).toMatch(/assumed in it/)
     expect(text).toMatch(
-      /65.g would hold 4 weeks, 120.g 8 weeks and 240.g 16 weeks\. Or dry the damp spools first, and 45.g hold 8 weeks\./,
+      /65.g would hold 4 weeks, 150.g 8 weeks and 240.g 16 weeks\. Or dry the damp spools first, and 45.g hold 8 weeks\./,
     )
   })
   test('when no amount would do, it says so and what would', () =>
@@ -181,9 +181,12 @@ describe('the fact worth most', () => {
       fact('mass', 'how many beads there are', 49, 77),
       fact('room', 'what the same display reads outside the box', 30, 130),
     ]
-    const { container } = renderPlace(<FactWorthMost view={view('thole')} report={crafted(worth)} />, {
-      store: memoryStore([...acts]),
-    })
+    const { container } = renderPlace(
+      <FactWorthMost roomIsRead={false} view={view('thole')} report={crafted(worth)} />,
+      {
+        store: memoryStore([...acts]),
+      },
+    )
     // Thole's lid was told: the beads are the first worth asking
     expect(container.textContent).toMatch(
       /Tell me how many beads there are: narrows 4 weeks–5 months to 7 weeks–11 weeks\./,
@@ -193,9 +196,20 @@ describe('the fact worth most', () => {
     fireEvent.click(screen.getByText('Skip'))
     expect(container.querySelector('[data-fact]')).toBeNull()
   })
+  test('the room is not asked for again once it is read', () => {
+    const { container } = renderPlace(
+      <FactWorthMost
+        roomIsRead
+        view={view('thole')}
+        report={crafted([fact('room', 'what the same display reads outside the box', 30, 60)])}
+      />,
+    )
+    expect(container.querySelector('[data-fact]')).toBeNull()
+  })
   test('nothing is asked that would hardly help', () => {
     const { container } = renderPlace(
       <FactWorthMost
+        roomIsRead={false}
         view={view('thole')}
         report={crafted([fact('mass', 'how many beads there are', 22, 148)])}
       />,
@@ -207,6 +221,7 @@ describe('the fact worth most', () => {
     const before = store.acts.length
     renderPlace(
       <FactWorthMost
+        roomIsRead={false}
         view={view('thole')}
         report={crafted([fact('mass', 'how many beads there are', 49, 77)])}
       />,

@@ -105,7 +105,9 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
         </p>
       )}
       <AirLine view={view} state={state} nowMs={nowMs} zone={zone} report={report} />
-      {report && <FactWorthMost view={view} report={report} />}
+      {report && (
+        <FactWorthMost view={view} report={report} roomIsRead={(facts?.room.readings.length ?? 0) > 0} />
+      )}
       <div className="three">
         <BoxFigure view={view} report={report} />
         {report ? (

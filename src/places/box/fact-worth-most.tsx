@@ -12,7 +12,15 @@ import { TellForm, tellable } from './tell-form.tsx'
 const WORTH_ASKING = 0.15
 
 /** One line: the one thing that would narrow the answer most. One at a time, and it may be passed over. */
-export function FactWorthMost({ view, report }: { readonly view: BoxView; readonly report: BoxReport }) {
+export function FactWorthMost({
+  view,
+  report,
+  roomIsRead,
+}: {
+  readonly view: BoxView
+  readonly report: BoxReport
+  readonly roomIsRead: boolean
+}) {
   const [skipped, setSkipped] = useState<readonly string[]>([])
   const [telling, setTelling] = useState<string | null>(null)
   const leaves = report.leaves?.spread
@@ -22,7 +30,7 @@ export function FactWorthMost({ view, report }: { readonly view: BoxView; readon
   const fact = report.worth.find(
     item =>
       !skipped.includes(item.id) &&
-      tellable(view, item.id) &&
+      tellable(view, item.id, roomIsRead) &&
       item.spread.high - item.spread.low < width * (1 - WORTH_ASKING),
   )
   if (!fact) return null

@@ -42,9 +42,11 @@ function Sizes({ wanted, inItG }: { readonly wanted: readonly GramsWanted[]; rea
   const plain = wanted.filter(item => item.remedy === 'as it is')
   const eight = plain.find(item => item.weeks === 8)
   // another way is worth naming where it makes a clear difference
+  const plenty = eight?.grams != null && eight.grams < inItG
   const other = wanted
     .filter(
       item =>
+        !plenty &&
         item.remedy !== 'as it is' &&
         item.weeks === 8 &&
         item.grams !== null &&
@@ -78,7 +80,7 @@ function Sizes({ wanted, inItG }: { readonly wanted: readonly GramsWanted[]; rea
       {other && (
         <>
           Or {other.remedy === 'a better seal' ? 'give it clips and rubber' : 'dry the damp spools first'},
-          and <GramsFigure item={other} words=" hold" />.
+          and <GramsFigure item={other} words=" hold" after="." />
         </>
       )}
     </>
@@ -86,7 +88,15 @@ function Sizes({ wanted, inItG }: { readonly wanted: readonly GramsWanted[]; rea
 }
 
 /** "120 g would hold 8 weeks": the grams are the answer, the weeks were asked for. */
-const GramsFigure = ({ item, words }: { readonly item: GramsWanted; readonly words: string }) => (
+const GramsFigure = ({
+  item,
+  words,
+  after,
+}: {
+  readonly item: GramsWanted
+  readonly words: string
+  readonly after?: string
+}) => (
   <Figure
     answer={shareAnswer(
       `grams for ${item.weeks} weeks, ${item.remedy}`,
@@ -95,6 +105,7 @@ const GramsFigure = ({ item, words }: { readonly item: GramsWanted; readonly wor
       item.perDraw,
       'least grams in one draw',
     )}
+    {...(after === undefined ? {} : { after })}
   >
     <strong>
       {inWhole(roundedGrams(item.grams!))}

@@ -27,12 +27,12 @@ export const WETNESS_WORDS: Readonly<Record<Wetness, string>> = {
 }
 
 /** Facts that are still assumed, so that telling them changes something. */
-export function tellable(view: BoxView, unknown: string): boolean {
+export function tellable(view: BoxView, unknown: string, roomIsRead: boolean): boolean {
   const charge = view.charges[0]
   if (unknown === 'leak') return view.box.lidKnown === 'assumed'
   if (unknown === 'mass') return charge?.massKnown === 'assumed'
   if (unknown === 'freshness') return charge?.freshnessKnown === 'assumed'
-  if (unknown === 'room') return true
+  if (unknown === 'room') return !roomIsRead
   return unknown.startsWith('wet:') && view.spools.some(spool => spool.wetnessKnown === 'assumed')
 }
 

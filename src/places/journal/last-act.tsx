@@ -17,18 +17,19 @@ export function useRemember(): (act: Act) => void {
   return act => void client.setQueryData<LastAct>(lastActKey(store.name), { act, withdrawal: null })
 }
 
-/** Undo of the last act, then redo: a withdrawal, and the withdrawal of that. */
-export function UndoButton() {
+/** The last act, and the turn that takes it back or brings it again: a withdrawal, or the withdrawal of that. */
+export function useLastAct(): { readonly last: LastAct | null; readonly turn: () => Promise<void> } {
   const { store, maker } = useJournalTools()
   const client = useQueryClient()
-  const { data: last } = useQuery<LastAct | null>({
+  const { data } = useQuery<LastAct | null>({
     queryKey: lastActKey(store.name),
     queryFn: () => null,
     staleTime: Infinity,
     networkMode: 'always',
   })
-  if (!last) return null
+  const last = data ?? null
   const turn = async () => {
+    if (!last) return
     const next = makeWithdrawal(maker, last.withdrawal ?? last.act)
     await store.append(next)
     client.setQueryData<LastAct>(lastActKey(store.name), {
@@ -37,10 +38,16 @@ export function UndoButton() {
     })
     await client.invalidateQueries({ queryKey: ['journal', store.name] })
   }
-  const word = last.withdrawal ? 'Redo' : 'Undo'
+  return { last, turn }
+}
+
+/** Undo of the last act, then redo. */
+export function UndoButton() {
+  const { last, turn } = useLastAct()
+  if (!last) return null
   return (
     <button type="button" className="quiet undo" onClick={() => void turn()} title={last.act.what}>
-      {word}
+      {last.withdrawal ? 'Redo' : 'Undo'}
       <span className="wide-only">: {last.act.what}</span>
     </button>
   )

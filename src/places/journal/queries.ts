@@ -1,7 +1,7 @@
 import { queryOptions, useMutation, useQuery, useQueryClient, useSuspenseQuery } from '@tanstack/react-query'
 import { seedFromText } from '#core/estimate/random.ts'
 import type { BoxFacts } from '#core/estimate/facts.ts'
-import { makeAct, makeWithdrawal, type Act, type Draft } from '#records/act.ts'
+import { makeAct, type Act, type Draft } from '#records/act.ts'
 import { boxFacts } from '#records/box-facts.ts'
 import { boxView, type BoxView } from '#records/box-view.ts'
 import { fold } from '#records/fold.ts'
@@ -122,17 +122,6 @@ export function useWriteAct() {
       remember(act)
       return act
     },
-    onSuccess: () => client.invalidateQueries({ queryKey: ['journal', tools.store.name] }),
-  })
-}
-
-export function useWithdraw() {
-  const tools = useJournalTools()
-  const client = useQueryClient()
-  return useMutation({
-    networkMode: 'always',
-    retry: false,
-    mutationFn: async (act: Act) => tools.store.append(makeWithdrawal(tools.maker, act)),
     onSuccess: () => client.invalidateQueries({ queryKey: ['journal', tools.store.name] }),
   })
 }
