@@ -42,7 +42,7 @@ try {
   await page.waitForSelector('[data-place="start"]')
   await page.evaluate(() => document.fonts.ready)
   await page.screenshot({ path: file('first-use-1-phone') })
-  await page.type('input[inputmode="decimal"]', '18')
+  await page.type('input[inputmode="decimal"]', '15')
   await page.click('button[type="submit"]')
   await page.waitForSelector('.outlines')
   await page.screenshot({ path: file('first-use-2-phone') })

@@ -23,6 +23,9 @@ export function makeApp(folder: string): Hono {
         formAction: ["'self'"],
       },
       referrerPolicy: 'no-referrer',
+      xFrameOptions: 'DENY',
+      // loopback is plain http: a promise of https would only confuse a later server on the same port
+      strictTransportSecurity: false,
     }),
   )
   app.use('/assets/*', async (c, next) => {

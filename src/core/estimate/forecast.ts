@@ -94,6 +94,13 @@ export interface Worth {
   readonly sharesOfDates: SharesOfDates
 }
 
+/**
+ * Width of a range of dates as people feel it: by how many times the late one is further off than the early one, as a
+ * logarithm. A day is added to both, so that today is no infinity.
+ */
+export const feltWidth = ({ low, high }: Spread, nowS: Seconds): number =>
+  Math.log((high - nowS + secondsFromDays(1)) / (low - nowS + secondsFromDays(1)))
+
 /** How narrow "fixed" is, in standard deviations of the unknown; wide enough to leave draws to count. */
 const FIXED_WITHIN = 0.3
 const FEWEST_DRAWS = 8
@@ -107,6 +114,7 @@ export function worthOfKnowing(
   weights: ArrayLike<number>,
   datesS: ArrayLike<number>,
   unknowns: readonly Unknown[],
+  nowS: Seconds,
 ): Worth[] {
   const worth: Worth[] = []
   unknowns.forEach((unknown, k) => {
@@ -132,5 +140,5 @@ export function worthOfKnowing(
         sharesOfDates: sharesOfDates(datesS, held),
       })
   })
-  return worth.sort((a, b) => a.spread.high - a.spread.low - (b.spread.high - b.spread.low))
+  return worth.sort((a, b) => feltWidth(a.spread, nowS) - feltWidth(b.spread, nowS))
 }

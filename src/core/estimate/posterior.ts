@@ -32,6 +32,8 @@ export interface Posterior {
   /** Sum to 1. */
   readonly weights: Float64Array
   readonly effectiveDraws: number
+  /** Power the likelihood was raised to: 1, or less where too few draws came near the readings at all. */
+  readonly likelihoodPower: number
   readonly rounds: number
 }
 
@@ -121,7 +123,21 @@ export function samplePosterior(
     // one from the model's slopes at its best, one from the draws' own spread: each covers where the other is wrong
     const moments = mayGoOn ? momentProposal(draws, temperedWeights(draws, thrown, unknowns.length)) : null
     const fitted = mayGoOn ? [local, moments].filter(proposal => proposal !== null) : []
-    if (fitted.length === 0) return { draws, weights, effectiveDraws, rounds: round + 1 }
+    if (fitted.length === 0) {
+      // too few draws near the readings: softened, so that a range stays a range (a contradiction is said apart)
+      const power =
+        enough || options.shouldStop?.()
+          ? 1
+          : likelihoodPower(draws, thrown, Math.min(FEWEST_EFFECTIVE_DRAWS, draws.length / 4))
+      const softened = power === 1 ? weights : importanceWeights(draws, thrown, power)
+      return {
+        draws,
+        weights: softened,
+        effectiveDraws: effectiveCount(softened),
+        likelihoodPower: power,
+        rounds: round + 1,
+      }
+    }
     const each = options.drawsPerRound / fitted.length
     fresh = fitted.flatMap(proposal => [
       { proposal, count: Math.round(each * (1 - WIDE_SHARE)) },
@@ -166,9 +182,15 @@ function importanceWeights(
   return weights.map(weight => weight / sum)
 }
 
-/** Weights with the likelihood softened until enough draws speak to fit a plane through them. */
+/** Weights with the likelihood softened until enough draws speak to fit a distribution to them. */
 function temperedWeights(draws: readonly Draw[], thrown: readonly Thrown[], unknowns: number): Float64Array {
   const wanted = Math.min(2.5 * (unknowns + 1), draws.length / 3)
+  return importanceWeights(draws, thrown, likelihoodPower(draws, thrown, wanted))
+}
+
+/** The greatest power of the likelihood, 0…1, with which this many draws count. */
+function likelihoodPower(draws: readonly Draw[], thrown: readonly Thrown[], wanted: number): number {
+  if (effectiveCount(importanceWeights(draws, thrown, 1)) >= wanted) return 1
   let low = 0
   let high = 1
   for (let i = 0; i < 20; i++) {
@@ -176,7 +198,7 @@ function temperedWeights(draws: readonly Draw[], thrown: readonly Thrown[], unkn
     if (effectiveCount(importanceWeights(draws, thrown, middle)) > wanted) low = middle
     else high = middle
   }
-  return importanceWeights(draws, thrown, low)
+  return low
 }
 
 const likeliest = (draws: readonly Draw[]): Float64Array =>

@@ -92,10 +92,11 @@ function reckonWithDraws(facts: BoxFacts, options: ReportOptions) {
     draws: posterior.draws.length,
     rounds: posterior.rounds,
     effectiveDraws: posterior.effectiveDraws,
+    likelihoodPower: posterior.likelihoodPower,
     contradiction: findContradiction(posterior, observations, unknowns),
     leaves,
     causes: target === null ? [] : causesOfWidth(draws, weights, datesS, unknowns),
-    worth: target === null ? [] : worthOfKnowing(draws, weights, datesS, unknowns),
+    worth: target === null ? [] : worthOfKnowing(draws, weights, datesS, unknowns, facts.nowS),
     expectedRhPercent: TWENTIETHS.map(share =>
       weightedQuantile(
         draws.map(draw => draw.airRhNowPercent + draw.values.offsetRhPercent),

@@ -48,6 +48,8 @@ export interface BoxReport {
   readonly draws: number
   readonly rounds: number
   readonly effectiveDraws: number
+  /** 1, or less where the readings had to be softened for enough draws to count. */
+  readonly likelihoodPower: number
   readonly contradiction: Contradiction | null
   readonly leaves: (LeaveDates & { readonly sharesOfDates: SharesOfDates }) | null
   readonly causes: readonly { readonly id: string; readonly name: string; readonly share: number }[]

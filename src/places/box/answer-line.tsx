@@ -29,26 +29,29 @@ export function AnswerLine({ view, report, judgement, nowMs, zone }: Props) {
       if (!leaves) return null
       if (leaves.beyondHorizon.early) return <>Good for over a year</>
       const today = day(judgement.dateS) === 'today'
+      const sameDay = day(leaves.spread.high) === day(judgement.dateS)
       return (
         <>
           {judgement.word === 'good until' ? 'Good until ' : today ? 'Renew ' : 'Renew by '}
           <Figure answer={dateAnswer(judgement.word, 0.1, leaves.sharesOfDates, report.draws)}>
             {day(judgement.dateS)}
           </Figure>{' '}
-          <span className="range">
-            (
-            {leaves.beyondHorizon.late ? (
-              'may last over a year'
-            ) : (
-              <>
-                may last until{' '}
-                <Figure answer={dateAnswer('may last until', 0.9, leaves.sharesOfDates, report.draws)}>
-                  {day(leaves.spread.high)}
-                </Figure>
-              </>
-            )}
-            )
-          </span>
+          {!sameDay && (
+            <span className="range">
+              (
+              {leaves.beyondHorizon.late ? (
+                'may last over a year'
+              ) : (
+                <>
+                  may last until{' '}
+                  <Figure answer={dateAnswer('may last until', 0.9, leaves.sharesOfDates, report.draws)}>
+                    {day(leaves.spread.high)}
+                  </Figure>
+                </>
+              )}
+              )
+            </span>
+          )}
         </>
       )
     }
@@ -67,7 +70,9 @@ export function AnswerLine({ view, report, judgement, nowMs, zone }: Props) {
           >
             {day(judgement.dateS)}
           </Figure>
-          : renew it
+          {report?.floor && view.target && report.floor.rhPercent > 0.9 * view.target.rhPercent
+            ? ': seal it, then renew it'
+            : ': renew it'}
         </>
       )
     case "can't reach":

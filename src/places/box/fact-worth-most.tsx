@@ -2,7 +2,7 @@ import { useState } from 'react'
 import type { BoxReport } from '#core/estimate/report.ts'
 import { msFromSeconds } from '#units/time.ts'
 import type { BoxView } from '#records/box-view.ts'
-import type { SharesOfDates } from '#core/estimate/forecast.ts'
+import { feltWidth, type SharesOfDates } from '#core/estimate/forecast.ts'
 import { dateAnswer } from '#core/answers/answers.ts'
 import { lengthText } from '#draw/dates.ts'
 import { Figure } from '#draw/figure.tsx'
@@ -26,12 +26,12 @@ export function FactWorthMost({
   const leaves = report.leaves?.spread
   const shares = report.leaves?.sharesOfDates
   if (!leaves || !shares) return null
-  const width = leaves.high - leaves.low
+  const width = feltWidth(leaves, report.nowS)
   const fact = report.worth.find(
     item =>
       !skipped.includes(item.id) &&
       tellable(view, item.id, roomIsRead) &&
-      item.spread.high - item.spread.low < width * (1 - WORTH_ASKING),
+      feltWidth(item.spread, report.nowS) < width * (1 - WORTH_ASKING),
   )
   if (!fact) return null
   const late = (shares: SharesOfDates, share: number, words: string) => (

@@ -7,6 +7,8 @@ import { layRows, levelY, NARROW, ROW, WIDE, type Columns } from './ledger-colum
 import { flowsOf, type Flow } from './ledger-flows.ts'
 import { LedgerVessel } from './ledger-vessel.tsx'
 
+/** Letters that fit between a name and its figure. */
+const MOST_BECAUSE = 11
 const MOST_ROWS = 5
 const MOST_STREAM_PX = 78
 
@@ -65,7 +67,9 @@ export function WaterLedger({
             <text x="0" y={at + 5} className="ledger-name">
               {flow.name}
             </text>
-            {flow.name.length <= 10 && !narrow && <Because view={view} flow={flow} y={at + 5} />}
+            {flow.name.length <= 10 && flow.because.length <= MOST_BECAUSE && !narrow && (
+              <Because view={view} flow={flow} y={at + 5} />
+            )}
             <FigureInk answer={flow.answer}>
               <text x={columns.list - 8} y={at + 5} textAnchor="end" className="strong">
                 {inWhole(flow.answer.value)}

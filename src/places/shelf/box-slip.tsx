@@ -28,6 +28,8 @@ export function BoxSlip({ view, report, judgement, nowMs, zone, x, y }: Props) {
   const pencil = last === null
   const word: MarkWord = judgement.word === "can't reach" ? "can't reach" : (last?.word ?? 'not known')
   const c = 7
+  // three digits push what follows along
+  const wide = last && last.relativeHumidityPercent >= 99.5 ? 8 : 0
   const { width, height } = SLIP
   return (
     <g
@@ -73,11 +75,16 @@ export function BoxSlip({ view, report, judgement, nowMs, zone, x, y }: Props) {
                 target.all.map(item => ({ name: item.spool.name, rhPercent: item.rhPercent })),
               )}
             >
-              <text x="60" y="5" className="ink-figure">
+              <text x={60 + wide} y="5" className="ink-figure">
                 of {inWhole(target.rhPercent)}
               </text>
             </FigureInk>
-            <text x="97" y="5" className="ink-word" style={{ fill: markColour(last.word ?? 'not known') }}>
+            <text
+              x={97 + wide}
+              y="5"
+              className="ink-word"
+              style={{ fill: markColour(last.word ?? 'not known') }}
+            >
               {last.word}
             </text>
           </>

@@ -1,0 +1,85 @@
+import { expect, test } from '@jest/globals'
+import { spawnSync } from 'node:child_process'
+import { copyFileSync, mkdirSync, mkdtempSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { dirname, join } from 'node:path'
+import { root } from './set-up.mjs'
+
+/** Lints planted files under the project's own rules, in a folder apart. */
+function lint(files: Readonly<Record<string, string>>): string {
+  const folder = mkdtempSync(join(tmpdir(), 'veld-layers-'))
+  copyFileSync(join(root, '.oxlintrc.json'), join(folder, '.oxlintrc.json'))
+  copyFileSync(join(root, 'package.json'), join(folder, 'package.json'))
+  for (const [file, text] of Object.entries(files)) {
+    mkdirSync(dirname(join(folder, file)), { recursive: true })
+    writeFileSync(join(folder, file), text)
+  }
+  const run = spawnSync(join(root, 'node_modules/.bin/oxlint'), [], { cwd: folder, encoding: 'utf8' })
+  return run.stdout + run.stderr
+}
+
+test.each([
+  [
+    'src/core/air/a.ts',
+    "import { useState } from 'react'\nexport const a = useState\n",
+    'core stands on units alone',
+  ],
+  [
+    'src/core/air/a.ts',
+    "import { b } from '#records/act.ts'\nexport const a = b\n",
+    'core stands on units alone',
+  ],
+  [
+    'src/core/air/a.ts',
+    "import { b } from '../../records/act.ts'\nexport const a = b\n",
+    'core stands on units alone',
+  ],
+  ['src/core/air/a.ts', 'export const a = Date.now()\n', 'restricted global'],
+  ['src/units/a.ts', "import { b } from '#core/answer.ts'\nexport const a = b\n", 'units stands on nothing'],
+  [
+    'src/records/a.ts',
+    "import { b } from '#store/journal-store.ts'\nexport const a = b\n",
+    'records stands on core',
+  ],
+  ['src/store/a.ts', "import { b } from '#places/shelf/layout.ts'\nexport const a = b\n", 'stand on records'],
+  [
+    'src/workers/a.ts',
+    "import { b } from '#store/journal-store.ts'\nexport const a = b\n",
+    'workers stand on records',
+  ],
+  [
+    'src/draw/a.ts',
+    "import { b } from '#places/shelf/layout.ts'\nexport const a = b\n",
+    'draw stands on core',
+  ],
+  [
+    'src/places/box/a.ts',
+    "import { b } from '../../app/theme.ts'\nexport const a = b\n",
+    'places do not know the app',
+  ],
+  [
+    'demo/a.ts',
+    "import { b } from '#store/journal-store.ts'\nexport const a = b\n",
+    'demo stands on records',
+  ],
+  ['server/a.ts', "import { b } from '#core/answer.ts'\nexport const a = b\n", 'the server knows formats'],
+])('an arrow that points up is refused: %s %j', (file, text, words) =>
+  expect(lint({ [file]: text })).toContain(words),
+)
+
+test('a circle is refused, across folders too', () =>
+  expect(
+    lint({
+      'src/core/air/a.ts': "import { b } from '#core/filament/b.ts'\nexport const a = b\n",
+      'src/core/filament/b.ts': "import { a } from '#core/air/a.ts'\nexport const b = a\n",
+    }),
+  ).toContain('Dependency cycle'))
+
+test('arrows that point down pass', () =>
+  expect(
+    lint({
+      'src/units/ratio.ts': 'export const half = 0.5\n',
+      'src/core/air/a.ts': "import { half } from '#units/ratio.ts'\nexport const a = half\n",
+      'src/records/r.ts': "import { a } from '#core/air/a.ts'\nexport const r = a\n",
+    }),
+  ).toContain('Found 0 warnings and 0 errors'))
