@@ -77,9 +77,6 @@ test('readings that no draw can explain are a contradiction, with which', () => 
   expect(contradiction!.chiSquare).toBeGreaterThan(contradiction!.limit)
   expect(told.readings.map(r => r.id)).toContain(contradiction!.worst.id)
   expect(contradiction!.strained).not.toBe('')
-  // too few draws come near such readings: softened, so that a range is still a range
-  expect(report.likelihoodPower).toBeLessThan(1)
-  expect(report.effectiveDraws).toBeGreaterThan(40)
 })
 
 test('χ² limit: 0.1 % points of the tables (Abramowitz & Stegun 26.8): 16.27 at 3, 29.59 at 10, 52.62 at 25', () => {

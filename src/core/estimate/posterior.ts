@@ -114,22 +114,25 @@ export function samplePosterior(
     for (const { proposal, count } of fresh)
       for (let i = 0; i < count && !options.shouldStop?.(); i++)
         draws.push(runDraw(facts, unknowns, observations, drawFrom(proposal, random)))
-    const weights = importanceWeights(draws, thrown, 1)
+    const importance = logImportance(draws, thrown)
+    const weights = weightsAt(draws, importance, 1)
     const effectiveDraws = effectiveCount(weights)
     const wanted = round < USUAL_ROUNDS ? options.enoughEffectiveDraws : FEWEST_EFFECTIVE_DRAWS
     const enough = observations.length === 0 || effectiveDraws >= wanted
     const mayGoOn = round < options.maxAdaptiveRounds && !enough && !options.shouldStop?.()
     if (mayGoOn && round === 0) local = localProposal(observations, predict, likeliest(draws))
     // one from the model's slopes at its best, one from the draws' own spread: each covers where the other is wrong
-    const moments = mayGoOn ? momentProposal(draws, temperedWeights(draws, thrown, unknowns.length)) : null
+    const moments = mayGoOn
+      ? momentProposal(draws, temperedWeights(draws, importance, unknowns.length))
+      : null
     const fitted = mayGoOn ? [local, moments].filter(proposal => proposal !== null) : []
     if (fitted.length === 0) {
       // too few draws near the readings: softened, so that a range stays a range (a contradiction is said apart)
       const power =
         enough || options.shouldStop?.()
           ? 1
-          : likelihoodPower(draws, thrown, Math.min(FEWEST_EFFECTIVE_DRAWS, draws.length / 4))
-      const softened = power === 1 ? weights : importanceWeights(draws, thrown, power)
+          : likelihoodPower(draws, importance, Math.min(FEWEST_EFFECTIVE_DRAWS, draws.length / 4))
+      const softened = power === 1 ? weights : weightsAt(draws, importance, power)
       return {
         draws,
         weights: softened,
@@ -161,21 +164,23 @@ interface Thrown {
   readonly count: number
 }
 
-function importanceWeights(
-  draws: readonly Draw[],
-  thrown: readonly Thrown[],
-  temper: number,
-): Float64Array<ArrayBuffer> {
+/** ln(prior / mixture of all that was thrown), draw by draw: what the weights are before the readings speak. */
+function logImportance(draws: readonly Draw[], thrown: readonly Thrown[]): Float64Array {
   const prior = thrown[0]!.proposal
   const total = thrown.reduce((sum, { count }) => sum + count, 0)
-  const logs = draws.map(draw => {
+  return Float64Array.from(draws, draw => {
     const densities = thrown.map(
       ({ proposal, count }) => logDensity(proposal, draw.z) + Math.log(count / total),
     )
     const top = Math.max(...densities)
     const mixture = top + Math.log(densities.reduce((sum, d) => sum + Math.exp(d - top), 0))
-    return temper * draw.logLikelihood + logDensity(prior, draw.z) - mixture
+    return logDensity(prior, draw.z) - mixture
   })
+}
+
+/** Weights that sum to 1, the likelihood raised to a power. */
+function weightsAt(draws: readonly Draw[], importance: Float64Array, power: number): Float64Array {
+  const logs = draws.map((draw, i) => power * draw.logLikelihood + importance[i]!)
   const top = Math.max(...logs)
   const weights = Float64Array.from(logs, log => (Number.isFinite(log) ? Math.exp(log - top) : 0))
   const sum = weights.reduce((a, b) => a + b, 0)
@@ -183,19 +188,19 @@ function importanceWeights(
 }
 
 /** Weights with the likelihood softened until enough draws speak to fit a distribution to them. */
-function temperedWeights(draws: readonly Draw[], thrown: readonly Thrown[], unknowns: number): Float64Array {
+function temperedWeights(draws: readonly Draw[], importance: Float64Array, unknowns: number): Float64Array {
   const wanted = Math.min(2.5 * (unknowns + 1), draws.length / 3)
-  return importanceWeights(draws, thrown, likelihoodPower(draws, thrown, wanted))
+  return weightsAt(draws, importance, likelihoodPower(draws, importance, wanted))
 }
 
 /** The greatest power of the likelihood, 0…1, with which this many draws count. */
-function likelihoodPower(draws: readonly Draw[], thrown: readonly Thrown[], wanted: number): number {
-  if (effectiveCount(importanceWeights(draws, thrown, 1)) >= wanted) return 1
+function likelihoodPower(draws: readonly Draw[], importance: Float64Array, wanted: number): number {
+  if (effectiveCount(weightsAt(draws, importance, 1)) >= wanted) return 1
   let low = 0
   let high = 1
   for (let i = 0; i < 20; i++) {
     const middle = (low + high) / 2
-    if (effectiveCount(importanceWeights(draws, thrown, middle)) > wanted) low = middle
+    if (effectiveCount(weightsAt(draws, importance, middle)) > wanted) low = middle
     else high = middle
   }
   return low

@@ -73,3 +73,14 @@ test('just opened today is too early to judge', () => {
   const { boxId, drafts } = firstUseDrafts({ ...form, lidTime: 'today' }, context)
   expect(boxView(fold([makeAct(maker, 'First box', drafts)]), boxId, now)!.last?.word).toBe('too early')
 })
+
+test('a display that shows 100 % in an ordinary room contradicts what is assumed; the range stays a range', () => {
+  const { boxId, drafts } = firstUseDrafts({ ...form, humidity: '100' }, context)
+  const state = fold([makeAct(maker, 'First box', drafts)])
+  const report = reckonBox(boxFacts(state, boxView(state, boxId, now)!, now)!, { seed: 77 })
+  expect(report.contradiction).not.toBeNull()
+  // no draw comes near it: the likelihood is softened until enough draws count
+  expect(report.likelihoodPower).toBeLessThan(1)
+  expect(report.effectiveDraws).toBeGreaterThan(40)
+  expect(report.charges[0]!.spread.high).toBeGreaterThan(1.2 * report.charges[0]!.spread.low)
+})
