@@ -59,7 +59,7 @@ export function App() {
 function Preferring({ children }: { readonly children: ReactNode }) {
   const queries = useQueryClient()
   const key = ['preferences']
-  const { data: preferences } = useQuery({
+  const { data, isError } = useQuery({
     queryKey: key,
     networkMode: 'always',
     retry: false,
@@ -67,9 +67,11 @@ function Preferring({ children }: { readonly children: ReactNode }) {
     queryFn: readPreferences,
   })
   const device = useColorScheme()
+  // a browser that keeps nothing still shows everything
+  const preferences = data ?? (isError ? USUAL_PREFERENCES : null)
   if (!preferences) return null
   const change = (part: Partial<Preferences>) => {
-    const next = { ...USUAL_PREFERENCES, ...preferences, ...part }
+    const next = { ...preferences, ...part }
     queries.setQueryData(key, next)
     void writePreferences(next)
   }

@@ -7,6 +7,7 @@ import { type BoxReport } from '#core/estimate/report.ts'
 import type { BoxJudgement } from '#core/verdict/box.ts'
 import { boxFacts } from '#records/box-facts.ts'
 import { boxView } from '#records/box-view.ts'
+import { sameThreadReckoner } from '#workers/calls.ts'
 import { fold } from '#records/fold.ts'
 import { idleReckoner, memoryStore, NOW, renderPlace } from '../__tests__/place-harness.tsx'
 import { AnswerLine } from './answer-line.tsx'
@@ -38,6 +39,17 @@ describe('the page of a box', () => {
     expect((await screen.findByRole('heading', { level: 1 })).textContent).toContain('Reckoning')
     expect(screen.getByText('PLA ochre', { exact: false })).toBeTruthy()
   })
+  test('reckoned on the same thread instead of a worker, the page comes to its answer', async () => {
+    renderPlace(<BoxPlace />, {
+      store: memoryStore([...acts]),
+      path: '/box/:boxId',
+      at: '/box/bilge',
+      reckoner: { ...idleReckoner, report: (facts, seed) => sameThreadReckoner.report(facts, seed) },
+    })
+    expect((await screen.findByText(/at best/, {}, { timeout: 20_000 })).textContent).toMatch(
+      /^Can’t reach 10/,
+    )
+  }, 30_000)
   test('an address of nothing leads back to the shelf', async () => {
     renderPlace(<BoxPlace />, { store: memoryStore([...acts]), path: '/box/:boxId', at: '/box/nowhere' })
     expect(await screen.findByText('No such box')).toBeTruthy()

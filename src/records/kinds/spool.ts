@@ -33,4 +33,3 @@ export const spoolKinds = {
   'spool.moved': v.strictObject({ spoolId: idField, where: whereabouts }),
 } as const
 export type Spool = v.InferOutput<typeof made>
-export type Whereabouts = v.InferOutput<typeof whereabouts>
