@@ -5,7 +5,7 @@ import type { DrawValues } from '#core/estimate/unknowns.ts'
 import type { MaterialId } from '#core/filament/material.ts'
 import type { MonthlyProfile } from '#core/room/climate.ts'
 import type { Draft } from '#records/act.ts'
-import type { Freshness } from '#records/kinds/charge.ts'
+import type { Freshness, Indicator } from '#records/kinds/charge.ts'
 import type { Wetness } from '#records/kinds/spool.ts'
 
 /** Unheated, under a tin roof, over water. */
@@ -40,6 +40,7 @@ export interface LoftBox {
   readonly desiccant?: 'silica-unknown'
   readonly holder: HolderKind
   readonly freshness: Freshness
+  readonly indicator?: Indicator
   readonly spools: readonly LoftSpool[]
   /** What is really so; the journal does not know it. */
   readonly truth: Partial<DrawValues>
@@ -60,7 +61,12 @@ const heated = (
 ): NonNullable<LoftBox['events']>[number] => ({
   daysAgo,
   what: `beads heated, ${temperatureC} °C`,
-  drafts: box => [{ kind: 'charge.heated', payload: { chargeId: `${box.id}-beads`, temperatureC, hours } }],
+  drafts: box => [
+    {
+      kind: 'charge.heated',
+      payload: { chargeId: `${box.id}-beads`, temperatureC, hours, oven: 'electric', roomId: null },
+    },
+  ],
 })
 const opened = (daysAgo: number): NonNullable<LoftBox['events']>[number] => ({
   daysAgo,

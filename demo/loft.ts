@@ -144,6 +144,7 @@ function boxDrafts(box: LoftBox, nowMs: number): Draft[] {
         holder: box.holder,
         freshness: box.freshness,
         freshnessKnown: box.freshness === 'unknown' ? 'assumed' : 'told',
+        indicator: box.indicator ?? 'orange',
         boxId: box.id,
       },
     },

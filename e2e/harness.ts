@@ -14,6 +14,7 @@ export interface OpenOptions {
   readonly width?: number
   readonly height?: number
   readonly dark?: boolean
+  readonly touch?: boolean
   readonly zone?: string
   /** Part of the address before #, such as `?today=2028-02-29`. */
   readonly search?: string
@@ -46,7 +47,11 @@ export async function openStage(): Promise<Stage> {
     open: async (hash, options = {}) => {
       const context = options.fresh ? await browser.createBrowserContext() : browser.defaultBrowserContext()
       const page = await context.newPage()
-      await page.setViewport({ width: options.width ?? 1280, height: options.height ?? 800 })
+      await page.setViewport({
+        width: options.width ?? 1280,
+        height: options.height ?? 800,
+        hasTouch: options.touch ?? false,
+      })
       await page.emulateMediaFeatures([
         { name: 'prefers-color-scheme', value: options.dark ? 'dark' : 'light' },
         { name: 'prefers-reduced-motion', value: 'reduce' },
@@ -92,9 +97,7 @@ export async function settled(page: Page, timeoutMs = 90_000): Promise<void> {
   await page.waitForFunction(
     () =>
       document.querySelector('[data-place]') !== null &&
-      !/reckoning …|Reckoning …|Opening the journal/.test(
-        document.body.innerText + document.body.textContent,
-      ),
+      !/reckoning …|Reckoning …|Opening/.test(document.body.innerText + document.body.textContent),
     { timeout: timeoutMs, polling: 200 },
   )
 }

@@ -47,6 +47,12 @@ export const FORMULA_WORK: Readonly<Record<string, Work>> = {
   'spool-moisture': v => (100 * v('m_water')) / v('m_dry'),
   sorption: v => (v('A') * v('a')) / (1 - v('K') * v('a') ** 2),
   'constant-loading': v => (v('φ1') * v('e1') * v('K1')) / (v('e2') * v('K2')) - v('φ1'),
+  toth: v => {
+    const linear = v('K') * v('p')
+    return linear / (1 + (linear / v('q_m')) ** v('t')) ** (1 / v('t'))
+  },
+  'toth-inverse': v =>
+    (100 * v('q')) / (1 - (v('q') / v('q_m')) ** v('t')) ** (1 / v('t')) / (v('K') * v('e_s')),
   'charge-gain': v => 1000 * (v('q2') - v('q1')) * v('m') * v('k'),
   'steady-floor': v => v('φ_c') + ((v('φ_r') - v('φ_c')) * v('G_l')) / (v('G_l') + v('G_h')),
   volume: v =>

@@ -12,3 +12,4 @@ window.ResizeObserver ??= class {
   unobserve() {}
   disconnect() {}
 }
+window.scrollTo = () => {}

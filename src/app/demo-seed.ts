@@ -1,9 +1,14 @@
 import type { Maker } from '#records/act.ts'
 import type { JournalStore } from '#store/journal-store.ts'
+import { withLock } from '#store/lock.ts'
 import { readDemoDay, writeDemoDay } from '#store/demo-day.ts'
 
 /** Fills the demonstration's journal with the loft as of today; a new day makes it afresh. The mark is written last. */
-export async function seedDemo(store: JournalStore, maker: Maker): Promise<true> {
+export const seedDemo = (store: JournalStore, maker: Maker): Promise<true> =>
+  // two tabs opened at once would clear each other's half
+  withLock('demo seed', () => seed(store, maker))
+
+async function seed(store: JournalStore, maker: Maker): Promise<true> {
   const day = new Date(maker.nowMs()).toISOString().slice(0, 10)
   if ((await readDemoDay()) === day) return true
   const { boathouseLoft } = await import('#demo/loft.ts')

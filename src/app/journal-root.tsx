@@ -1,8 +1,9 @@
 import { useSuspenseQuery } from '@tanstack/react-query'
-import { Suspense, useMemo } from 'react'
+import { Suspense, useMemo, type ReactNode } from 'react'
 import { Outlet } from 'react-router'
 import { openJournal, type JournalName } from '#store/journal-store.ts'
 import { JournalContext, type JournalTools } from '../places/journal/journal-context.tsx'
+import { useOtherTabs } from '../places/journal/queries.ts'
 import { WhyProvider } from '../places/why/why-provider.tsx'
 import { demoMaker, deviceMaker } from './clock.ts'
 import { seedDemo } from './demo-seed.ts'
@@ -23,17 +24,33 @@ export function JournalRoot({ name }: { readonly name: JournalName }) {
   return (
     <JournalContext value={tools}>
       <WhyProvider zone={tools.maker.zone}>
-        <Shell>
-          <Suspense fallback={<p className="page behind">Opening the journal …</p>}>
-            {name === 'demo' ? <Seeded tools={tools} /> : <Outlet />}
-          </Suspense>
-        </Shell>
+        <Suspense fallback={<p className="page behind">Opening the journal …</p>}>
+          {name === 'demo' ? (
+            <Seeded tools={tools}>
+              <Open />
+            </Seeded>
+          ) : (
+            <Open />
+          )}
+        </Suspense>
       </WhyProvider>
     </JournalContext>
   )
 }
 
-function Seeded({ tools }: { readonly tools: JournalTools }) {
+/** The shell around the place; nothing reads the journal before it is there. */
+function Open() {
+  useOtherTabs()
+  return (
+    <Shell>
+      <Suspense fallback={<p className="page behind">Opening …</p>}>
+        <Outlet />
+      </Suspense>
+    </Shell>
+  )
+}
+
+function Seeded({ tools, children }: { readonly tools: JournalTools; readonly children: ReactNode }) {
   useSuspenseQuery({
     queryKey: ['seed'],
     networkMode: 'always',
@@ -41,5 +58,5 @@ function Seeded({ tools }: { readonly tools: JournalTools }) {
     staleTime: Infinity,
     queryFn: () => seedDemo(tools.store, tools.maker),
   })
-  return <Outlet />
+  return children
 }

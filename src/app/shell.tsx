@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react'
 import { Link, useLocation, useNavigate } from 'react-router'
 import { useJournalTools, usePreferences } from '../places/journal/journal-context.tsx'
-import { UndoButton } from '../places/journal/last-act.tsx'
+import { UndoButtons } from '../places/journal/undo-button.tsx'
 
 const THEMES = { auto: 'as device', light: 'day', dark: 'night' } as const
 const NEXT_THEME = { auto: 'light', light: 'dark', dark: 'auto' } as const
@@ -13,6 +13,8 @@ export function Shell({ children }: { readonly children: ReactNode }) {
   const navigate = useNavigate()
   const { pathname } = useLocation()
   const { temperatureScale: scale, theme } = preferences
+  // the round has the whole screen: nothing beside the reading
+  if (pathname.endsWith('/round')) return <div className="shell">{children}</div>
   return (
     <div className="shell">
       <header className="head">
@@ -27,7 +29,7 @@ export function Shell({ children }: { readonly children: ReactNode }) {
           </Link>
         </nav>
         <div className="head-end">
-          <UndoButton />
+          <UndoButtons />
           {base === '/demo' && (
             <button type="button" className="quiet" onClick={() => void navigate('/')}>
               <span className="wide-only">Demonstration: </span>leave it

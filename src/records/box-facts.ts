@@ -1,4 +1,4 @@
-import { secondsFromMs } from '#units/time.ts'
+import { msFromSeconds, secondsFromMs } from '#units/time.ts'
 import { CONTAINERS, insideVolumeL } from '#core/container/container.ts'
 import { LIDS } from '#core/container/lid.ts'
 import { wallAreaM2, wallConductanceLPerH } from '#core/container/wall.ts'
@@ -7,35 +7,14 @@ import { silicaLoadingGPerG } from '#core/desiccant/silica-gel.ts'
 import { vapourPressureOfRhPa } from '#core/air/vapour.ts'
 import type { BoxFacts, ChargeFacts, SpoolFacts } from '#core/estimate/facts.ts'
 import { USUAL_SPOOL } from '#core/filament/winding.ts'
-import { CLIMATES, profileAt, type MonthlyProfile } from '#core/room/climate.ts'
-import { isDuring, stayIn, type BoxView } from './box-view.ts'
+import type { BoxView } from './box-view.ts'
 import type { Freshness } from './kinds/charge.ts'
 import type { Room } from './kinds/room.ts'
 import type { Wetness } from './kinds/spool.ts'
 import type { ChargeRecord, SpoolRecord, State } from './state.ts'
-
-export const profileOf = (room: Room): MonthlyProfile =>
-  room.climate.kind === 'own' ? room.climate : CLIMATES[room.climate.kind].profile
-
-interface RoomAir {
-  readonly temperatureC: number
-  readonly relativeHumidityPercent: number
-}
-
-/** The room's air at a time: its reading of within three days, else its usual climate. */
-export function roomAirAt(state: State, room: Room, atMs: number): RoomAir & { readonly measured: boolean } {
-  const near = state.readings
-    .filter(
-      reading =>
-        reading.place.in === 'room' &&
-        reading.place.roomId === room.roomId &&
-        Math.abs(reading.atMs - atMs) < 3 * 86_400_000,
-    )
-    .sort((a, b) => Math.abs(a.atMs - atMs) - Math.abs(b.atMs - atMs))[0]
-  return near
-    ? { ...near, measured: true }
-    : { ...profileAt(profileOf(room), secondsFromMs(atMs)), measured: false }
-}
+import { colourFacts, heatingFacts, weighedSigmaG, weighedWaterG } from './charge-evidence.ts'
+import { profileOf, roomAirAt, type RoomAir } from './room-air.ts'
+import { isDuring, stayIn } from './stays.ts'
 
 /** Loadings a plain answer leaves open, g/g. */
 export function freshnessRange(
@@ -84,6 +63,12 @@ export function wetnessRange(
   }
 }
 
+const DAY_MS = 86_400_000
+const isAfter = (outS: number | null, startsMs: number): boolean =>
+  outS === null || outS > secondsFromMs(startsMs)
+/** Older than this, what happened to a box no longer tells its beads and spools apart from any others. */
+const WINDOW_MS = 400 * DAY_MS
+
 /** All the estimator needs to know of a box, from the journal's state. */
 export function boxFacts(state: State, view: BoxView, nowMs: number): BoxFacts | null {
   const { box } = view
@@ -92,8 +77,7 @@ export function boxFacts(state: State, view: BoxView, nowMs: number): BoxFacts |
   const container = CONTAINERS[box.container]
   const size = { widthMm: box.widthMm, depthMm: box.depthMm, heightMm: box.heightMm }
   const lid = LIDS[box.lid]
-  // the run begins when the first thing went in, never after it
-  const startsMs = Math.min(box.madeMs, nowMs)
+  const startsMs = Math.max(Math.min(box.madeMs, nowMs), nowMs - WINDOW_MS)
   const startAir = roomAirAt(state, room, startsMs)
   const charges = [...state.charges.values()]
     .flatMap(charge =>
@@ -101,14 +85,18 @@ export function boxFacts(state: State, view: BoxView, nowMs: number): BoxFacts |
         chargeFacts(state, charge, index, box.boxId, room, startsMs),
       ),
     )
-    .filter(charge => charge.inS <= secondsFromMs(nowMs))
+    .filter(charge => charge.inS <= secondsFromMs(nowMs) && isAfter(charge.outS, startsMs))
     .sort((a, b) => a.inS - b.inS)
   const spools = [...state.spools.values()]
     .flatMap(spool => spoolFacts(spool, box.boxId, startsMs, startAir.relativeHumidityPercent))
-    .filter(spool => spool.inS <= secondsFromMs(nowMs))
+    .filter(spool => spool.inS <= secondsFromMs(nowMs) && isAfter(spool.outS, startsMs))
   const roomReadings = state.readings
     .filter(
-      reading => reading.place.in === 'room' && reading.place.roomId === box.roomId && reading.atMs <= nowMs,
+      reading =>
+        reading.place.in === 'room' &&
+        reading.place.roomId === box.roomId &&
+        reading.atMs <= nowMs &&
+        reading.atMs >= nowMs - WINDOW_MS,
     )
     .map(reading => ({
       atS: secondsFromMs(reading.atMs),
@@ -133,13 +121,15 @@ export function boxFacts(state: State, view: BoxView, nowMs: number): BoxFacts |
     spools,
     room: { profile: profileOf(room), readings: roomReadings, knowledge: room.climateKnown },
     hygrometer: view.hygrometer,
-    readings: view.readings.map(reading => ({
-      id: reading.id,
-      atS: secondsFromMs(reading.atMs),
-      temperatureC: reading.temperatureC,
-      relativeHumidityPercent: reading.relativeHumidityPercent,
-      settled: reading.settled && reading.atMs >= startsMs,
-    })),
+    readings: view.readings
+      .filter(reading => reading.atMs >= startsMs - DAY_MS)
+      .map(reading => ({
+        id: reading.id,
+        atS: secondsFromMs(reading.atMs),
+        temperatureC: reading.temperatureC,
+        relativeHumidityPercent: reading.relativeHumidityPercent,
+        settled: reading.settled && reading.atMs >= startsMs,
+      })),
     targetRhPercent: view.target?.rhPercent ?? null,
   }
 }
@@ -159,7 +149,15 @@ function chargeFacts(
   const heatedBefore = charge.heatings.some(
     heating => heating.atMs <= stay.fromMs && (endedBefore === null || heating.atMs >= endedBefore),
   )
-  const freshness: Freshness = heatedBefore ? 'heated' : order === 0 ? charge.freshness : 'unknown'
+  // what stood in the box before the run began is known by its last word only if that was lately
+  const cutOff = stay.fromMs < startsMs
+  const freshness: Freshness = cutOff
+    ? 'unknown'
+    : heatedBefore
+      ? 'heated'
+      : order === 0
+        ? charge.freshness
+        : 'unknown'
   return {
     id: order === 0 ? charge.chargeId : `${charge.chargeId}.${order}`,
     name: charge.name,
@@ -171,21 +169,22 @@ function chargeFacts(
     inS: secondsFromMs(Math.max(stay.fromMs, startsMs)),
     outS: stay.untilMs === null ? null : secondsFromMs(stay.untilMs),
     heatings: charge.heatings
-      .filter(heating => heating.atMs > stay.fromMs && isDuring(stay, heating.atMs))
-      .map(heating => ({ atS: secondsFromMs(heating.atMs), temperatureC: heating.temperatureC })),
-    weighings: charge.weighings
-      .filter(weighing => isDuring(stay, weighing.atMs))
-      .map(weighing => ({
-        id: weighing.id,
-        atS: secondsFromMs(weighing.atMs),
-        waterG: weighing.grossG - weighing.tareG - charge.dryMassG,
-        // the scale twice (gross and tare), and half a gram for what the dry mass is not known to
-        sigmaG: Math.hypot(
-          Math.SQRT2 * weighing.scaleErrorG,
-          0.5,
-          charge.massKnown === 'measured' ? 0 : 0.03 * charge.dryMassG,
-        ),
-      })),
+      .filter(heating => heating.atMs > Math.max(stay.fromMs, startsMs) && isDuring(stay, heating.atMs))
+      .map(heating => heatingFacts(state, charge, heating)),
+    weighings: [
+      ...charge.weighings
+        .filter(weighing => isDuring(stay, weighing.atMs) && weighing.atMs >= startsMs)
+        .map(weighing => ({
+          id: weighing.id,
+          atS: secondsFromMs(weighing.atMs),
+          waterG: weighedWaterG(charge, weighing),
+          sigmaG: weighedSigmaG(charge, weighing),
+        })),
+      // the last look only: the same beads seen week after week are not so many witnesses
+      ...colourFacts(charge)
+        .filter(look => isDuring(stay, msFromSeconds(look.atS)) && msFromSeconds(look.atS) >= startsMs)
+        .slice(-1),
+    ],
   }
 }
 
@@ -199,7 +198,7 @@ function spoolFacts(
     const order = spool.stays.indexOf(stay)
     const inMs = Math.max(stay.fromMs, startsMs)
     // after a time elsewhere only the bounds are known
-    const wetness: Wetness = order === 0 ? spool.wetness : 'unknown'
+    const wetness: Wetness = order === 0 && stay.fromMs >= startsMs - DAY_MS ? spool.wetness : 'unknown'
     return {
       id: order === 0 ? spool.spoolId : `${spool.spoolId}.${order}`,
       name: spool.name,

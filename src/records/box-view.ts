@@ -4,7 +4,8 @@ import { MATERIALS } from '#core/filament/catalogue.ts'
 import { settlesAtS, USUAL_HYGROMETER, type Hygrometer } from '#core/reading/hygrometer.ts'
 import { knowledgeWord, type KnowledgeWord } from '#core/verdict/knowledge.ts'
 import { readingWord, type ReadingWord } from '#core/verdict/reading.ts'
-import type { BoxRecord, ChargeRecord, ReadingRecord, SpoolRecord, State, Stay } from './state.ts'
+import type { BoxRecord, ChargeRecord, ReadingRecord, SpoolRecord, State } from './state.ts'
+import { isDuring, stayIn } from './stays.ts'
 
 export interface Target {
   readonly rhPercent: PercentRh
@@ -36,9 +37,6 @@ export interface BoxView {
   readonly hasWeighing: boolean
   readonly known: KnowledgeWord
 }
-
-export const stayIn = (stays: readonly Stay[], boxId: string): Stay[] =>
-  stays.filter(stay => stay.boxId === boxId)
 
 export function boxView(state: State, boxId: string, nowMs: number): BoxView | null {
   const box = state.boxes.get(boxId)
@@ -138,9 +136,6 @@ function disturbances(state: State, box: BoxRecord): { openedMs: number[]; charg
     }
   return { openedMs, chargedMs }
 }
-
-export const isDuring = (stay: Stay, atMs: number): boolean =>
-  stay.fromMs <= atMs && (stay.untilMs === null || atMs < stay.untilMs)
 
 /** The first of the readings' present run above the target; unsettled ones neither begin nor end it. */
 function beganOver(readings: readonly JudgedReading[]): number | null {

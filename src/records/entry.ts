@@ -1,11 +1,11 @@
 import * as v from 'valibot'
 import { idField, instantField } from './fields.ts'
 import { boxKinds } from './kinds/box.ts'
-import { chargeKinds } from './kinds/charge.ts'
+import { chargeKinds, chargeUpgraders } from './kinds/charge.ts'
 import { instrumentKinds } from './kinds/instrument.ts'
 import { readingKinds } from './kinds/reading.ts'
 import { roomKinds } from './kinds/room.ts'
-import { spoolKinds } from './kinds/spool.ts'
+import { spoolKinds, spoolUpgraders } from './kinds/spool.ts'
 
 /** Every kind of entry and the shape of its payload at its newest version. */
 export const ENTRY_KINDS = {
@@ -49,11 +49,11 @@ const envelope = v.strictObject({
 
 /**
  * Steps from version n to n+1 of a kind's payload, in order, without gaps; the newest version is their number plus
- * one. A released step is never edited. No kind has a second version yet.
+ * one. They stand beside the schema they change.
  */
 export const UPGRADERS: Readonly<
   Partial<Record<EntryKind, readonly ((payload: Record<string, unknown>) => Record<string, unknown>)[]>>
-> = {}
+> = { ...chargeUpgraders, ...spoolUpgraders }
 
 export const newestVersion = (kind: EntryKind): number => (UPGRADERS[kind]?.length ?? 0) + 1
 

@@ -5,6 +5,7 @@ import { boxFacts } from './box-facts.ts'
 import { boxView } from './box-view.ts'
 import { ENTRY_KINDS, newestVersion, readEntry, UPGRADERS, type EntryKind } from './entry.ts'
 import { VERSION_1 } from './fixtures/version-1.ts'
+import { VERSION_2 } from './fixtures/version-2.ts'
 import { fold } from './fold.ts'
 
 const HOUR = 3_600_000
@@ -23,7 +24,7 @@ function maker(nowMs = START): Maker & { nowMs: () => number; tick: (ms: number)
 const draft = (kind: EntryKind, change: object = {}, atMs?: number) =>
   ({
     kind,
-    payload: { ...VERSION_1[kind], ...change },
+    payload: { ...VERSION_2[kind], ...VERSION_1[kind], ...change },
     ...(atMs === undefined ? {} : { atMs }),
   }) as unknown as Draft
 const shelf = [
@@ -35,32 +36,70 @@ const shelf = [
 ]
 
 describe('entries', () => {
-  test.each(Object.keys(ENTRY_KINDS))(
-    '%s: its frozen version 1 reads, and every version has an upgrader',
+  const FROZEN: Readonly<Record<string, Record<string, unknown>>>[] = [VERSION_1, VERSION_2]
+  const asEntry = (kind: string, version: number, payload: Record<string, unknown>) => ({
+    id: 'e',
+    kind,
+    version,
+    at: '2025-03-03T09:00:00.000Z',
+    zone: 'UTC',
+    atPrecision: 'minute',
+    subjects: [],
+    payload,
+  })
+  const versions = (Object.keys(ENTRY_KINDS) as EntryKind[]).flatMap(kind =>
+    Array.from({ length: newestVersion(kind) }, (_, i) => [kind, i + 1] as const),
+  )
+  test.each(versions)('%s version %i: its frozen payload is there and reads', (kind, version) => {
+    const payload = FROZEN[version - 1]![kind]
+    expect(payload).toBeDefined()
+    expect(readEntry(asEntry(kind, version, payload!))).toMatchObject({
+      ok: true,
+      entry: { version: newestVersion(kind) },
+    })
+  })
+  test.each(Object.keys(ENTRY_KINDS) as EntryKind[])(
+    '%s: refuses what a newer version wrote, and what no version knows',
     kind => {
-      expect(Object.keys(VERSION_1)).toContain(kind)
-      const entry = {
-        id: 'e',
-        kind,
-        version: 1,
-        at: '2025-03-03T09:00:00.000Z',
-        zone: 'UTC',
-        atPrecision: 'minute',
-        subjects: [],
-        payload: VERSION_1[kind],
-      }
-      expect(readEntry(entry)).toMatchObject({ ok: true })
-      expect(UPGRADERS[kind as EntryKind]?.length ?? 0).toBe(newestVersion(kind as EntryKind) - 1)
-      expect(readEntry({ ...entry, version: 99 })).toMatchObject({
+      expect(UPGRADERS[kind]?.length ?? 0).toBe(newestVersion(kind) - 1)
+      const newest = newestVersion(kind)
+      const payload = FROZEN[newest - 1]![kind]!
+      expect(readEntry(asEntry(kind, newest + 1, payload))).toMatchObject({
         ok: false,
         problem: { kind: 'from a newer version' },
       })
-      expect(readEntry({ ...entry, payload: { ...VERSION_1[kind], extra: 1 } })).toMatchObject({
+      expect(readEntry(asEntry(kind, newest, { ...payload, extra: 1 }))).toMatchObject({
         ok: false,
         problem: { kind: 'bad payload' },
       })
     },
   )
+  /** What each step of each kind does to its frozen payload. A step without a line here fails. */
+  const STEPS: Readonly<Record<string, Record<string, unknown>>> = {
+    'charge.made 1': { indicator: 'unknown' },
+    'charge.changed 1': {},
+    'charge.heated 1': { oven: 'unknown', roomId: null },
+    'spool.made 1': {},
+    'spool.moved 1': {},
+  }
+  test.each(versions.filter(([kind, version]) => version < newestVersion(kind)))(
+    '%s version %i: its step adds just this, and leaves what is stored alone',
+    (kind, version) => {
+      const stored = FROZEN[version - 1]![kind]!
+      const before = JSON.stringify(stored)
+      const added = STEPS[`${kind} ${version}`]
+      expect(added).toBeDefined()
+      expect(UPGRADERS[kind]![version - 1]!(structuredClone(stored))).toEqual({ ...stored, ...added })
+      expect(JSON.stringify(stored)).toBe(before)
+    },
+  )
+  test('every frozen payload belongs to a kind and a version that there is', () => {
+    FROZEN.forEach((frozen, i) => {
+      for (const kind of Object.keys(frozen))
+        expect(newestVersion(kind as EntryKind)).toBeGreaterThanOrEqual(i + 1)
+    })
+  })
+
   test.each([
     ['a humidity above 100', { relativeHumidityPercent: 101 }],
     ['a humidity that is no number', { relativeHumidityPercent: Number.NaN }],

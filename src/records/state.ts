@@ -1,4 +1,5 @@
-import type { Charge } from './kinds/charge.ts'
+import type { Draft } from './act.ts'
+import type { BeadColour, Charge, Oven } from './kinds/charge.ts'
 import type { Box } from './kinds/box.ts'
 import type { Instrument } from './kinds/instrument.ts'
 import type { ReadingPayload } from './kinds/reading.ts'
@@ -24,7 +25,16 @@ export interface BoxRecord extends Box {
 export interface ChargeRecord extends Charge {
   readonly madeMs: number
   readonly stays: Stay[]
-  readonly heatings: { readonly atMs: number; readonly temperatureC: number; readonly hours: number }[]
+  readonly heatings: {
+    readonly id: string
+    readonly atMs: number
+    readonly temperatureC: number
+    readonly hours: number
+    readonly oven: Oven
+    readonly roomId: string | null
+  }[]
+  readonly looks: { readonly id: string; readonly atMs: number; readonly colour: BeadColour }[]
+  readonly retiredMs: number | null
   readonly weighings: {
     readonly id: string
     readonly atMs: number
@@ -38,11 +48,20 @@ export interface SpoolRecord extends Spool {
   readonly stays: Stay[]
 }
 
-/** Entries that can't all be true. */
+/** One thing that would put two contradicting entries right; `says` names the truth it stands for. */
+export type Repair =
+  | { readonly do: 'withdraw'; readonly entryId: string; readonly says: string }
+  | { readonly do: 'redate'; readonly entryId: string; readonly atMs: number; readonly says: string }
+  | { readonly do: 'edit'; readonly entryId: string; readonly says: string }
+  | { readonly do: 'enter'; readonly draft: Draft; readonly says: string }
+
+/** An entry that can't be true together with another. */
 export interface Contradicted {
   readonly entryId: string
+  /** The other of the two; null where what it names is not there at all. */
+  readonly otherId: string | null
   readonly reason: string
-  readonly repairs: readonly string[]
+  readonly repairs: readonly Repair[]
 }
 
 /** All that the journal says, folded. */

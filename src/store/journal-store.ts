@@ -1,21 +1,32 @@
 import localforage from 'localforage'
 import { readAct, type Act, type ActProblem } from '#records/act.ts'
+import { announcer } from './announcer.ts'
 
 /** A person's own journal, and the demonstration's: never in one place. */
 export type JournalName = 'own' | 'demo'
 
+/** A record that does not read: it is left where it is, counted, and can be taken out as it stands. */
 export interface DamagedRecord {
   readonly key: string
   readonly problem: ActProblem
+  readonly raw: unknown
 }
 
 export interface JournalStore {
   readonly name: JournalName
-  /** Every act that reads; what does not is counted and kept where it is. */
+  /** Every act that reads, and every record that does not. */
   readAll(): Promise<{ acts: Act[]; damaged: DamagedRecord[] }>
+  /** One act; null where there is none that reads. */
+  readOne(id: string): Promise<Act | null>
+  /** Acts as they were written, by id, those that bringings carry too. */
+  readRaw(): Promise<Map<string, unknown>>
   /** One act, one key, one write. Rejects when the browser refuses it (full, for one): nothing is written then. */
   append(act: Act): Promise<void>
+  /** Takes records away for good; only ever what a replacement set aside long enough ago. */
+  remove(ids: readonly string[]): Promise<void>
   clear(): Promise<void>
+  /** Another tab wrote: the id of the act, or null for more than one. Returns how to stop listening. */
+  onChange(listener: (id: string | null) => void): () => void
   /** Which storage the browser gave; anything but IndexedDB is weaker. */
   driver(): string
 }
@@ -26,6 +37,7 @@ export function openJournal(name: JournalName): JournalStore {
     storeName: `journal_${name}`,
     driver: [localforage.INDEXEDDB, localforage.LOCALSTORAGE],
   })
+  const others = announcer(`veld journal ${name}`)
   return {
     name,
     async readAll() {
@@ -33,17 +45,45 @@ export function openJournal(name: JournalName): JournalStore {
       const damaged: DamagedRecord[] = []
       await forage.iterate((raw: unknown, key) => {
         const read = readAct(raw)
-        if (read.ok) acts.push(read.act)
-        else damaged.push({ key, problem: read.problem })
+        // an act under another's key would be written over by that one's next copy
+        if (read.ok && read.act.id === key) acts.push(read.act)
+        else
+          damaged.push({
+            key,
+            raw,
+            problem: read.ok ? { kind: 'not an act', detail: 'its key is not its id' } : read.problem,
+          })
       })
       return { acts, damaged }
     },
+    async readOne(id) {
+      const read = readAct(await forage.getItem(id))
+      return read.ok ? read.act : null
+    },
+    async readRaw() {
+      const all = new Map<string, unknown>()
+      await forage.iterate((raw: unknown, key) => {
+        const read = readAct(raw)
+        if (!read.ok) return
+        if (read.act.brings)
+          for (const inner of (raw as { brings: { id: string }[] }).brings) all.set(inner.id, inner)
+        else all.set(key, raw)
+      })
+      return all
+    },
     async append(act) {
       await forage.setItem(act.id, act)
+      others.tell(act.id)
+    },
+    async remove(ids) {
+      for (const id of ids) await forage.removeItem(id)
+      others.tell(null)
     },
     async clear() {
       await forage.clear()
+      others.tell(null)
     },
+    onChange: others.listen,
     driver: () => forage.driver(),
   }
 }

@@ -60,6 +60,14 @@ export const FORMULAS = {
     text: 'φ = φ_c + (φ_r − φ_c) · G_l / (G_l + G_h)',
     source: 'steady flow, leak against holder; derived',
   },
+  toth: {
+    text: 'q = K·p / (1 + (K·p/q_m)^t)^(1/t)',
+    source: 'Tóth isotherm, Ng et al. 2001 (from memory); at oven heat an extrapolation',
+  },
+  'toth-inverse': {
+    text: 'φ = 100 · q / (1 − (q/q_m)^t)^(1/t) / (K · e_s)',
+    source: 'Tóth isotherm, Ng et al. 2001 (from memory), inverted',
+  },
   volume: { text: 'V = w·d·h · f · (1 + 4·((1 + b)/2)² + b²)/6 / 10⁶', source: 'prismatoid with taper' },
 } as const
 export type FormulaId = keyof typeof FORMULAS

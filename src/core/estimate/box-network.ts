@@ -21,7 +21,7 @@ import {
   type WaterStore,
 } from '../network/network.ts'
 import { roomSurroundings } from '../room/climate.ts'
-import type { BoxFacts, ChargeFacts, SpoolFacts } from './facts.ts'
+import type { BoxFacts, ChargeFacts, HeatingFacts, SpoolFacts } from './facts.ts'
 import type { DrawValues } from './unknowns.ts'
 
 /** Cardboard holds this at saturation, g/g; common practice. */
@@ -91,15 +91,16 @@ function loadingAfterHeating(
   charge: ChargeFacts,
   values: DrawValues,
   surroundings: Surroundings,
-  atS: Seconds,
-  temperatureC: number,
+  { atS, temperatureC, airVapourPressurePa }: HeatingFacts,
 ): number {
   const point = { temperatureC: 0, vapourDensityGPerL: 0 }
   surroundings.at(atS, point)
-  const roomVapourPressurePa = vapourPressurePa({
-    vapourDensityGPerM3: perCubicMetreFromPerLitre(point.vapourDensityGPerL),
-    temperatureC: point.temperatureC,
-  })
+  const roomVapourPressurePa =
+    airVapourPressurePa ??
+    vapourPressurePa({
+      vapourDensityGPerM3: perCubicMetreFromPerLitre(point.vapourDensityGPerL),
+      temperatureC: point.temperatureC,
+    })
   return (
     residualLoadingGPerG(DESICCANTS[charge.kind].gel, {
       roomVapourPressurePa,
@@ -114,7 +115,7 @@ export const freshLoadingGPerG = (
   values: DrawValues,
   surroundings: Surroundings,
   atS: Seconds,
-): number => loadingAfterHeating(charge, values, surroundings, atS, USUAL_HEATING_C)
+): number => loadingAfterHeating(charge, values, surroundings, { atS, temperatureC: USUAL_HEATING_C })
 
 /**
  * The network of a box as one draw takes it, from its first entry on: all that was ever inside has a node, and comes
@@ -179,8 +180,7 @@ export function historyNetwork(facts: BoxFacts, values: DrawValues, surroundings
         atS: heating.atS,
         kind: 'setWater',
         node,
-        waterG:
-          loadingAfterHeating(charge, values, surroundings, heating.atS, heating.temperatureC) * capacityG,
+        waterG: heating.leftWaterG ?? loadingAfterHeating(charge, values, surroundings, heating) * capacityG,
         path: 'renewal',
       })
   })
@@ -239,8 +239,17 @@ export function historyNetwork(facts: BoxFacts, values: DrawValues, surroundings
   return { nodes, links, events, surroundings, nodeOfCharge, nodeOfSpool, nodeOfBoard }
 }
 
-/** The same box from now on, with the water it holds now: no events but the habit of opening. */
-export function futureNetwork(facts: BoxFacts, history: BoxNetwork, waterG: ArrayLike<number>): BoxNetwork {
+/**
+ * The same box from now on, with the water it holds now: no events but the habit of opening.
+ * @param without spools taken out now
+ */
+export function futureNetwork(
+  facts: BoxFacts,
+  history: BoxNetwork,
+  waterG: ArrayLike<number>,
+  without: readonly string[] = [],
+): BoxNetwork {
+  const gone = new Set(without.flatMap(id => [history.nodeOfSpool[id], history.nodeOfBoard[id]]))
   const airL = freeAirAtL(facts, facts.nowS)
   const conductances = history.links.map(link => link.conductanceLPerH)
   for (const event of history.events)
@@ -252,7 +261,10 @@ export function futureNetwork(facts: BoxFacts, history: BoxNetwork, waterG: Arra
       store: i === 0 ? { kind: 'air', volumeL: airL } : node.store,
       initialWaterG: waterG[i]!,
     })),
-    links: history.links.map((link, l) => ({ ...link, conductanceLPerH: conductances[l]! })),
+    links: history.links.map((link, l) => ({
+      ...link,
+      conductanceLPerH: gone.has(link.a) ? 0 : conductances[l]!,
+    })),
     events: [],
   }
 }

@@ -1,4 +1,12 @@
-import type { Grams, GramsPerGram, Litres, LitresPerHour, PercentRh, Seconds } from '#units/quantity.ts'
+import type {
+  Grams,
+  GramsPerGram,
+  Litres,
+  LitresPerHour,
+  Pascal,
+  PercentRh,
+  Seconds,
+} from '#units/quantity.ts'
 import type { Knowledge } from '../answer.ts'
 import type { HolderKind } from '../container/holder.ts'
 import type { DesiccantKind } from '../desiccant/catalogue.ts'
@@ -51,7 +59,7 @@ export interface ChargeFacts {
   readonly inS: Seconds
   readonly outS: Seconds | null
   /** Heatings while it was in the box: it came out, was heated and came back. */
-  readonly heatings: readonly { readonly atS: Seconds; readonly temperatureC: number }[]
+  readonly heatings: readonly HeatingFacts[]
   /** Water found by weighing: gross less holder less dry beads. */
   readonly weighings: readonly {
     readonly id: string
@@ -59,6 +67,15 @@ export interface ChargeFacts {
     readonly waterG: Grams
     readonly sigmaG: Grams
   }[]
+}
+
+export interface HeatingFacts {
+  readonly atS: Seconds
+  readonly temperatureC: number
+  /** Vapour pressure of the air the oven drew in; left out: the room's of the box, at that time. */
+  readonly airVapourPressurePa?: Pascal
+  /** Water the scale found afterwards; it wins over the isotherm. */
+  readonly leftWaterG?: Grams
 }
 
 export interface SpoolFacts {

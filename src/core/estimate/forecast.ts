@@ -24,13 +24,18 @@ export interface LeaveDates {
   readonly beyondHorizon: { readonly early: boolean; readonly middle: boolean; readonly late: boolean }
 }
 
-/** When a draw, going on from now, first stands above the target; the horizon's end if it never does. */
-export function leavesAtS(facts: BoxFacts, draw: Draw, targetRhPercent: number): Seconds {
+/** When a draw, going on from now, first stands above the target; the horizon's end if it never does; without the spools named, if any. */
+export function leavesAtS(
+  facts: BoxFacts,
+  draw: Draw,
+  targetRhPercent: number,
+  without: readonly string[] = [],
+): Seconds {
   const endS = facts.nowS + HORIZON_S
   const over = draw.airRhNowPercent > targetRhPercent
   const fromS = over ? facts.nowS + GRACE_S : facts.nowS
   const run = simulate(
-    futureNetwork(facts, draw.network, draw.waterNowG),
+    futureNetwork(facts, draw.network, draw.waterNowG, without),
     { fromS: facts.nowS, toS: endS, outputS: [], stopAbove: { rhPercent: targetRhPercent, fromS } },
     ENSEMBLE_TOLERANCES,
   )

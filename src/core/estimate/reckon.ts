@@ -23,6 +23,7 @@ import { samplePosterior } from './posterior.ts'
 import { seededRandom } from './random.ts'
 import type { BoxReport } from './report.ts'
 import { chargesNow, spoolsNow, streamsNow } from './state-now.ts'
+import { strictestCost } from './strictest.ts'
 import { unknownsOf } from './unknowns.ts'
 import { spreadOf, weightedQuantile } from './weighted.ts'
 
@@ -95,6 +96,7 @@ function reckonWithDraws(facts: BoxFacts, options: ReportOptions) {
     likelihoodPower: posterior.likelihoodPower,
     contradiction: findContradiction(posterior, observations, unknowns),
     leaves,
+    strictest: strictestCost(facts, draws, weights),
     causes: target === null ? [] : causesOfWidth(draws, weights, datesS, unknowns),
     worth: target === null ? [] : worthOfKnowing(draws, weights, datesS, unknowns, facts.nowS),
     expectedRhPercent: TWENTIETHS.map(share =>

@@ -42,6 +42,13 @@ export interface Curve {
   readonly rhPercent: readonly number[]
 }
 
+export interface StrictestCost {
+  readonly spoolIds: readonly string[]
+  readonly nextTargetRhPercent: number
+  readonly leaves: LeaveDates
+  readonly sharesOfDates: SharesOfDates
+}
+
 export interface BoxReport {
   readonly nowS: number
   readonly targetRhPercent: number | null
@@ -52,6 +59,8 @@ export interface BoxReport {
   readonly likelihoodPower: number
   readonly contradiction: Contradiction | null
   readonly leaves: (LeaveDates & { readonly sharesOfDates: SharesOfDates }) | null
+  /** The spools with the strictest target, and when the box would leave the next one if they were taken out now. */
+  readonly strictest: StrictestCost | null
   readonly causes: readonly { readonly id: string; readonly name: string; readonly share: number }[]
   readonly worth: readonly Worth[]
   /** What the display would show now: the 5, 10 … 95 % points. */

@@ -25,6 +25,7 @@ export function memoryStore(
         acts: [...this.acts],
         damaged: Array.from({ length: damaged }, (_, i) => ({
           key: `bad${i}`,
+          raw: null,
           problem: { kind: 'not an act' as const, detail: '' },
         })),
       })
@@ -34,6 +35,12 @@ export function memoryStore(
       this.acts.push(act)
       return Promise.resolve()
     },
+    readOne: () => Promise.resolve(null),
+    readRaw() {
+      return Promise.resolve(new Map(this.acts.map(act => [act.id, act as unknown])))
+    },
+    remove: () => Promise.resolve(),
+    onChange: () => () => {},
     clear: () => Promise.resolve(),
     driver: () => 'memory',
   }

@@ -206,6 +206,7 @@ export function firstUseDrafts(
       holder: 'packet',
       freshness: 'unknown',
       freshnessKnown: 'assumed',
+      indicator: 'unknown',
       boxId,
     },
   })

@@ -5,8 +5,8 @@ import { makeAct } from '#records/act.ts'
 import { fold } from '#records/fold.ts'
 import { memoryStore, NOW, renderPlace, testMaker } from '../__tests__/place-harness.tsx'
 import BoxPlace from '../box/box-place.tsx'
-import { UndoButton } from './last-act.tsx'
-import { knownBox } from './queries.ts'
+import { journalViewOf, knownBox } from './queries.ts'
+import { UndoButtons } from './undo-button.tsx'
 
 afterEach(cleanup)
 const acts = boathouseLoft(NOW, 'UTC')
@@ -16,7 +16,7 @@ describe('undo and redo', () => {
     const store = memoryStore([...acts])
     renderPlace(
       <>
-        <UndoButton />
+        <UndoButtons />
         <BoxPlace />
       </>,
       { store, path: '/box/:boxId', at: '/box/cox' },
@@ -57,7 +57,7 @@ describe('undo and redo', () => {
 })
 
 describe('what a reckoning stands on', () => {
-  const journal = (list: typeof acts, nowMs: number) => ({ acts: list, state: fold(list), nowMs, damaged: 0 })
+  const journal = (list: typeof acts, nowMs: number) => journalViewOf(list, [], nowMs)
   const facts = (boxId: string, list = acts, nowMs = NOW + 300_000) =>
     JSON.stringify(knownBox(journal(list, nowMs), boxId)!.facts)
   const reading = (boxId: string, atMs: number) =>

@@ -1,23 +1,49 @@
-import { queryOptions, useMutation, useQuery, useQueryClient, useSuspenseQuery } from '@tanstack/react-query'
+import {
+  queryOptions,
+  useMutation,
+  useQuery,
+  useQueryClient,
+  useSuspenseQuery,
+  type QueryClient,
+} from '@tanstack/react-query'
+import { useEffect } from 'react'
 import { seedFromText } from '#core/estimate/random.ts'
 import type { BoxFacts } from '#core/estimate/facts.ts'
-import { makeAct, type Act, type Draft } from '#records/act.ts'
+import { makeAct, makeWithdrawal, type Act, type Draft } from '#records/act.ts'
 import { boxFacts } from '#records/box-facts.ts'
 import { boxView, type BoxView } from '#records/box-view.ts'
-import { fold } from '#records/fold.ts'
+import { foldPlaced } from '#records/fold.ts'
+import { inForce, type Placed } from '#records/in-force.ts'
 import type { State } from '#records/state.ts'
-import { useRemember } from './last-act.tsx'
+import { undoSteps, type UndoSteps } from '#records/undo.ts'
+import type { DamagedRecord } from '#store/journal-store.ts'
 import { useJournalTools, type JournalTools } from './journal-context.tsx'
 
 export interface JournalView {
-  readonly acts: readonly Act[]
+  /** Acts as kept here, bringings as one doing each. */
+  readonly kept: readonly Act[]
+  /** Entries that stand, in order of when they happened. */
+  readonly placed: readonly Placed[]
   readonly state: State
   readonly nowMs: number
-  readonly damaged: number
+  readonly damaged: readonly DamagedRecord[]
+  readonly undo: UndoSteps
 }
 
 const LOOK_AGAIN_MS = 15 * 60_000
 export const WEEKS_WANTED = [4, 8, 16] as const
+
+/** Acts the demonstration was made with, which nobody did here. */
+const isGiven = (act: Act): boolean => /^demo-\d+$/.test(act.id)
+
+export function journalViewOf(
+  kept: readonly Act[],
+  damaged: readonly DamagedRecord[],
+  nowMs: number,
+): JournalView {
+  const placed = inForce(kept)
+  return { kept, placed, state: foldPlaced(placed), nowMs, damaged, undo: undoSteps(kept, isGiven) }
+}
 
 /** The journal folded, at the time it was read. Local data: never paused, never retried. */
 export const journalQuery = ({ store, maker }: JournalTools) =>
@@ -30,11 +56,35 @@ export const journalQuery = ({ store, maker }: JournalTools) =>
     structuralSharing: false,
     queryFn: async (): Promise<JournalView> => {
       const { acts, damaged } = await store.readAll()
-      return { acts, state: fold(acts), nowMs: maker.nowMs(), damaged: damaged.length }
+      return journalViewOf(acts, damaged, maker.nowMs())
     },
   })
 
 export const useJournal = (): JournalView => useSuspenseQuery(journalQuery(useJournalTools())).data
+
+/** Adds an act that is already kept to what is shown; the rest is not read again. */
+export function showAct(client: QueryClient, tools: JournalTools, act: Act): void {
+  client.setQueryData(journalQuery(tools).queryKey, before =>
+    before && !before.kept.some(item => item.id === act.id)
+      ? journalViewOf([...before.kept, act], before.damaged, tools.maker.nowMs())
+      : before,
+  )
+}
+
+/** What another tab writes is shown here too. */
+export function useOtherTabs(): void {
+  const tools = useJournalTools()
+  const client = useQueryClient()
+  useEffect(
+    () =>
+      tools.store.onChange(id => {
+        const all = () => client.invalidateQueries({ queryKey: journalQuery(tools).queryKey })
+        if (id === null) return void all()
+        void tools.store.readOne(id).then(act => (act ? showAct(client, tools, act) : all()))
+      }),
+    [tools, client],
+  )
+}
 
 export interface KnownBox {
   readonly view: BoxView
@@ -108,20 +158,52 @@ export const useReport = (boxId: string, facts: BoxFacts | null | undefined) =>
 export const useGrams = (boxId: string, facts: BoxFacts | null | undefined) =>
   useQuery(gramsQuery(useJournalTools(), boxId, facts))
 
-/** Writes one act; the journal is read anew afterwards. The entry stays on screen when the write is refused. */
-export function useWriteAct() {
+/** Keeps one act and shows it. Where the browser refuses, nothing is written and the caller still has it. */
+export function useKeep(): (act: Act) => Promise<Act> {
   const tools = useJournalTools()
   const client = useQueryClient()
-  const remember = useRemember()
+  return async act => {
+    await tools.store.append(act)
+    showAct(client, tools, act)
+    return act
+  }
+}
+
+/** Writes one act. The entry stays on screen when the write is refused. */
+export function useWriteAct() {
+  const { maker } = useJournalTools()
+  const keep = useKeep()
   return useMutation({
     networkMode: 'always',
     retry: false,
-    mutationFn: async ({ what, drafts }: { what: string; drafts: readonly Draft[] }) => {
-      const act = makeAct(tools.maker, what, drafts)
-      await tools.store.append(act)
-      remember(act)
-      return act
-    },
-    onSuccess: () => client.invalidateQueries({ queryKey: ['journal', tools.store.name] }),
+    mutationFn: ({ what, drafts, instead }: NewAct) => keep(makeAct(maker, what, drafts, instead)),
   })
+}
+interface NewAct {
+  readonly what: string
+  readonly drafts: readonly Draft[]
+  /** The act or entry this one stands in for. */
+  readonly instead?: string
+}
+
+/** Undo and redo, and taking back any one act or entry. */
+export function useUndo() {
+  const { maker } = useJournalTools()
+  const { undo } = useJournal()
+  const keep = useKeep()
+  const { mutateAsync, isPending, error } = useMutation({
+    networkMode: 'always',
+    retry: false,
+    mutationFn: keep,
+  })
+  return {
+    isPending,
+    error,
+    takeBack: async (what: { id: string; what: string } | null = undo.undo) => {
+      if (what) await mutateAsync(makeWithdrawal(maker, what))
+    },
+    redo: async () => {
+      if (undo.redo) await mutateAsync(makeWithdrawal(maker, undo.redo.withdrawal))
+    },
+  }
 }

@@ -9,8 +9,7 @@ import { inTenths, inWhole, THIN } from '#draw/format.ts'
 import { StateMark } from '#draw/state-mark.tsx'
 import { FormFoot } from '../journal/form-foot.tsx'
 import { useJournalTools, usePreferences } from '../journal/journal-context.tsx'
-import { useLastAct } from '../journal/last-act.tsx'
-import { useJournal, useWriteAct } from '../journal/queries.ts'
+import { useJournal, useUndo, useWriteAct } from '../journal/queries.ts'
 import { checkReading, type FormResult, type ReadingForm } from './reading-form.ts'
 
 /** A datetime-local field speaks the clock on the wall of this device. */
@@ -166,7 +165,7 @@ function nearestTemperatures(state: State, place: string): number[] {
 function Kept({ act, close }: { readonly act: Act; readonly close: () => void }) {
   const { state, nowMs } = useJournal()
   const { maker } = useJournalTools()
-  const { turn } = useLastAct()
+  const { takeBack } = useUndo()
   const entry = act.entries.find(item => item.kind === 'reading.taken')
   const place = entry?.kind === 'reading.taken' ? entry.payload.place : null
   const view = place?.in === 'box' ? boxView(state, place.boxId, Math.max(nowMs, maker.nowMs())) : null
@@ -184,7 +183,7 @@ function Kept({ act, close }: { readonly act: Act; readonly close: () => void })
       ) : (
         <p>The reading is kept.</p>
       )}
-      <button type="button" className="worded" onClick={() => void turn().then(close)}>
+      <button type="button" className="worded" onClick={() => void takeBack(act).then(close)}>
         Undo
       </button>
       <button type="button" className="filled" data-autofocus onClick={close}>

@@ -28,7 +28,7 @@ export interface ShelfLayout {
 
 export const SLIP = { width: 170, height: 59, gap: 6, below: 11 } as const
 const USUAL_SCALE = 0.46
-const BOARD_END_MM = 40
+export const BOARD_END_MM = 40
 const LID_MM = 34
 const BOARD_GAP_PX = 4
 

@@ -1,8 +1,8 @@
 import { useElementSize, useHotkeys } from '@mantine/hooks'
 import { useQueries } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
-import { Link, Navigate } from 'react-router'
-import { profileOf } from '#records/box-facts.ts'
+import { Link, Navigate, useNavigate } from 'react-router'
+import { profileOf } from '#records/room-air.ts'
 import { judge } from '../journal/judgement.ts'
 import { useJournalTools } from '../journal/journal-context.tsx'
 import { knownBox, reportQuery, useJournal, type KnownBox } from '../journal/queries.ts'
@@ -20,7 +20,12 @@ export default function ShelfPlace() {
   const tools = useJournalTools()
   const { ref, width } = useElementSize()
   const [logging, setLogging] = useState(false)
-  useHotkeys([['l', () => setLogging(true)]])
+  const navigate = useNavigate()
+  const walk = () => void navigate(`${tools.base}/round`)
+  useHotkeys([
+    ['l', () => setLogging(true)],
+    ['r', walk],
+  ])
   const known = useMemo(
     () =>
       [...journal.state.boxes.keys()]
@@ -79,8 +84,11 @@ export default function ShelfPlace() {
           <Link to={`${tools.base}/start`} className="worded">
             Add a box
           </Link>
-          <button type="button" className="filled" onClick={() => setLogging(true)}>
-            Log a reading <kbd>L</kbd>
+          <button type="button" className="worded" onClick={() => setLogging(true)}>
+            Log one reading
+          </button>
+          <button type="button" className="filled" onClick={walk}>
+            Walk the shelf <kbd>R</kbd>
           </button>
         </div>
       </div>
@@ -89,10 +97,10 @@ export default function ShelfPlace() {
           A box could not be reckoned: {failed.error.message} Its readings are kept; reload to try again.
         </p>
       )}
-      {journal.damaged > 0 && (
+      {journal.damaged.length > 0 && (
         <p className="notice">
-          {journal.damaged} kept record(s) could not be read. They are left as they are; everything else is
-          shown.
+          {journal.damaged.length} kept record(s) could not be read. They are left as they are; everything
+          else is shown.
         </p>
       )}
       {journal.state.contradictions.length > 0 && (

@@ -5,6 +5,21 @@ import { beadsField, finite, heatingField, idField, knowledgeField, nameField } 
 export const FRESHNESS = ['new', 'heated', 'colour changed', 'in the air', 'unknown'] as const
 export type Freshness = (typeof FRESHNESS)[number]
 
+/** What their colour changes from; told apart because each has its own row of colours. */
+export const INDICATORS = ['orange', 'blue', 'none', 'unknown'] as const
+export type Indicator = (typeof INDICATORS)[number]
+/** Colours a person can tell apart, driest first: orange beads end nearly black, blue ones end pink. */
+export const BEAD_COLOURS = {
+  orange: ['orange', 'amber', 'olive', 'near black'],
+  blue: ['blue', 'violet', 'pink'],
+} as const
+const beadColours = [...BEAD_COLOURS.orange, ...BEAD_COLOURS.blue] as const
+export type BeadColour = (typeof beadColours)[number]
+
+/** What heats the beads; a gas flame brings its own water. */
+export const OVENS = ['electric', 'gas', 'dryer', 'microwave', 'unknown'] as const
+export type Oven = (typeof OVENS)[number]
+
 const made = v.strictObject({
   chargeId: idField,
   name: nameField,
@@ -14,6 +29,7 @@ const made = v.strictObject({
   holder: v.picklist(HOLDER_KINDS),
   freshness: v.picklist(FRESHNESS),
   freshnessKnown: knowledgeField,
+  indicator: v.picklist(INDICATORS),
   /** The box it went into; null: put away. */
   boxId: v.nullable(idField),
 })
@@ -28,8 +44,37 @@ export const chargeKinds = {
     tareG: finite(0, 5000),
     scaleErrorG: finite(0.01, 50),
   }),
-  'charge.heated': v.strictObject({ chargeId: idField, temperatureC: heatingField, hours: finite(0.05, 72) }),
+  'charge.heated': v.strictObject({
+    chargeId: idField,
+    temperatureC: heatingField,
+    hours: finite(0.05, 72),
+    oven: v.picklist(OVENS),
+    /** The room whose air the oven drew in; null: the room of its box. */
+    roomId: v.nullable(idField),
+  }),
+  'charge.looked': v.strictObject({ chargeId: idField, colour: v.picklist(beadColours) }),
   /** One comes out, another goes in. */
   'charge.replaced': v.strictObject({ boxId: idField, outChargeId: idField, inChargeId: idField }),
+  /** Worn out or thrown away: it takes part in nothing any more. */
+  'charge.retired': v.strictObject({ chargeId: idField }),
+} as const
+type Payload = Record<string, unknown>
+/** Steps from version 1 on, named by what they do; a released step is never edited. */
+export const chargeUpgraders = {
+  'charge.made': [
+    function addIndicator(payload: Payload): Payload {
+      return { ...payload, indicator: 'unknown' }
+    },
+  ],
+  'charge.changed': [
+    function allowIndicator(payload: Payload): Payload {
+      return payload
+    },
+  ],
+  'charge.heated': [
+    function addOvenAndRoom(payload: Payload): Payload {
+      return { ...payload, oven: 'unknown', roomId: null }
+    },
+  ],
 } as const
 export type Charge = v.InferOutput<typeof made>

@@ -5,10 +5,10 @@ import { filamentField, finite, idField, knowledgeField, lengthField, nameField 
 export const WETNESS = ['dried today', 'sealed bag', 'weeks in the room', 'unknown'] as const
 export type Wetness = (typeof WETNESS)[number]
 
-/** A box, the printer, the open room, or nowhere: used up. */
+/** A box, the printer, the open room, a bag of its own, or nowhere: used up. */
 const whereabouts = v.variant('at', [
   v.strictObject({ at: v.literal('box'), boxId: idField }),
-  v.strictObject({ at: v.picklist(['printer', 'open', 'used up']) }),
+  v.strictObject({ at: v.picklist(['printer', 'open', 'bag', 'used up']) }),
 ])
 
 const made = v.strictObject({
@@ -32,4 +32,9 @@ export const spoolKinds = {
   'spool.changed': v.strictObject({ ...v.partial(v.omit(made, ['where'])).entries, spoolId: idField }),
   'spool.moved': v.strictObject({ spoolId: idField, where: whereabouts }),
 } as const
+type Payload = Record<string, unknown>
+/** Version 2 knows bags; nothing stored changes. */
+const allowBag = (payload: Payload): Payload => payload
+export const spoolUpgraders = { 'spool.made': [allowBag], 'spool.moved': [allowBag] } as const
+export type Whereabouts = v.InferOutput<typeof whereabouts>
 export type Spool = v.InferOutput<typeof made>

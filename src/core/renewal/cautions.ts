@@ -1,0 +1,110 @@
+import { DESICCANTS, type DesiccantKind } from '../desiccant/catalogue.ts'
+import type { HolderKind } from '../container/holder.ts'
+
+/** Something a person is about to do, and what of it decides which cautions hold. */
+export type Step =
+  | { readonly step: 'choose a box' }
+  | { readonly step: 'look at the beads'; readonly indicator: BeadIndicator }
+  | { readonly step: 'weigh the beads'; readonly indicator: BeadIndicator }
+  | { readonly step: 'replace the beads'; readonly indicator: BeadIndicator }
+  | {
+      readonly step: 'heat the beads'
+      readonly indicator: BeadIndicator
+      readonly oven: 'electric' | 'gas' | 'dryer' | 'microwave' | 'unknown'
+      readonly desiccant: DesiccantKind
+      readonly holder: HolderKind
+      /** NaN while nothing readable is typed. */
+      readonly temperatureC: number
+    }
+type BeadIndicator = 'orange' | 'blue' | 'none' | 'unknown'
+
+export interface Caution {
+  readonly id: string
+  readonly text: string
+  /** Whether it holds at a step. */
+  readonly at: (step: Step) => boolean
+}
+
+const heats = (step: Step): step is Extract<Step, { step: 'heat the beads' }> =>
+  step.step === 'heat the beads'
+const mayBeBlue = (step: Step): boolean =>
+  'indicator' in step && (step.indicator === 'blue' || step.indicator === 'unknown')
+const handlesBeads = (step: Step): boolean => step.step !== 'choose a box'
+
+/**
+ * What can hurt, in plain words, each with the steps it holds at. Common practice and safety sheets (from memory);
+ * the maker's instructions, local rules and licensed people come first, and every list says so.
+ */
+export const CAUTIONS: readonly Caution[] = [
+  {
+    id: 'cobalt',
+    text: 'Blue beads that turn pink carry cobalt(II) chloride, which may cause cancer when its dust is breathed in: no dust, gloves, never a food oven. Replace them with a cobalt-free kind.',
+    at: mayBeBlue,
+  },
+  {
+    id: 'dye',
+    text: 'Bead dyes are not food either: keep their oven trays apart from the kitchen’s.',
+    at: step => heats(step) && step.indicator !== 'none',
+  },
+  {
+    id: 'too-hot',
+    text: 'Indicating beads take no more than 120 °C unless their maker says so: hotter, they lose their colour and some of what they hold.',
+    at: step =>
+      heats(step) && step.indicator !== 'none' && step.temperatureC > DESICCANTS[step.desiccant].neverAboveC,
+  },
+  {
+    id: 'electronics-out',
+    text: 'Take hygrometers and coin cells out before anything is heated.',
+    at: heats,
+  },
+  {
+    id: 'printed-holder',
+    text: 'A printed holder goes into heat only with a measured oven and 20 °C in hand; one of PLA or PETG never. Pour the beads into a metal or glass dish instead.',
+    at: step => heats(step) && step.oven !== 'microwave',
+  },
+  {
+    id: 'oven',
+    text: 'Not together with food. Ventilate, and stay with it: oven dials are often 20 °C out.',
+    at: step => heats(step) && step.oven !== 'microwave',
+  },
+  {
+    id: 'cool-covered',
+    text: 'Let the beads cool covered, then seal them. Hot beads shut in a jar press the lid off or suck it fast, may break the glass, and burn hands.',
+    at: heats,
+  },
+  {
+    id: 'microwave',
+    text: 'Microwave: low power, short steps, a shallow dish, stop when steam stops. Beads out of foil-lined or stapled packets. Never unattended.',
+    at: step => heats(step) && step.oven === 'microwave',
+  },
+  {
+    id: 'gas-oven',
+    text: 'A gas flame makes water and carbon monoxide: ventilate well. It also leaves more water in the beads.',
+    at: step => heats(step) && step.oven === 'gas',
+  },
+  {
+    id: 'dryer',
+    text: 'Never bypass a dryer’s thermostat or thermal fuse, never block its vents, do not leave an altered heater alone. Mains work is for a licensed electrician.',
+    at: step => heats(step) && (step.oven === 'dryer' || step.oven === 'unknown'),
+  },
+  {
+    id: 'packet',
+    text: 'Paper and fleece packets scorch: no hotter than their maker prints on them.',
+    at: step => heats(step) && step.holder === 'packet',
+  },
+  {
+    id: 'swallow',
+    text: 'Beads are not food, and coin cells are dangerous when swallowed: keep both from children and pets.',
+    at: handlesBeads,
+  },
+  {
+    id: 'food-box',
+    text: 'A food box used for filament does not go back to the kitchen.',
+    at: step => step.step === 'choose a box',
+  },
+]
+
+/** Said under every list of cautions. */
+export const CAUTIONS_YIELD = 'The maker’s instructions and local rules come first.'
+
+export const cautionsAt = (step: Step): Caution[] => CAUTIONS.filter(caution => caution.at(step))

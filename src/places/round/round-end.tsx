@@ -1,0 +1,83 @@
+import { useQueries } from '@tanstack/react-query'
+import { Link } from 'react-router'
+import { StateMark, markColour } from '#draw/state-mark.tsx'
+import { inWhole, THIN } from '#draw/format.ts'
+import { AnswerLine } from '../box/answer-line.tsx'
+import { judge } from '../journal/judgement.ts'
+import { useJournalTools } from '../journal/journal-context.tsx'
+import { knownBox, reportQuery, useJournal } from '../journal/queries.ts'
+import { takenAt, type RoundStep } from './round-steps.ts'
+
+/** What the round found: every box taken, with its word and its date. */
+export function RoundEnd({
+  steps,
+  sinceMs,
+  onBack,
+}: {
+  readonly steps: readonly RoundStep[]
+  readonly sinceMs: number
+  readonly onBack: () => void
+}) {
+  const journal = useJournal()
+  const tools = useJournalTools()
+  const { nowMs } = journal
+  const boxes = steps.flatMap(step => {
+    if (step.in !== 'box') return []
+    const known = knownBox(journal, step.id)
+    return known ? [{ step, known, taken: takenAt(journal.state, step, sinceMs) }] : []
+  })
+  const reports = useQueries({
+    queries: boxes.map(({ step, known }) => reportQuery(tools, step.id, known.facts)),
+  })
+  const count = boxes.filter(({ taken }) => taken).length
+  return (
+    <section className="round-end">
+      <h1 className="answer" aria-live="polite">
+        {count === 0
+          ? 'No box was read.'
+          : `${count === boxes.length ? 'Every box is read' : `${count} of ${boxes.length} boxes are read`}.`}
+      </h1>
+      <ul className="round-list">
+        {boxes.map(({ step, known: { view }, taken }, i) => {
+          const reading = taken && view.readings.find(item => item.id === taken.id)
+          const word = reading?.word ?? null
+          const report = reports[i]!.data
+          return (
+            <li key={step.id}>
+              <Link to={`${tools.base}/box/${step.id}`} className="round-list-name">
+                {view.box.name}
+              </Link>
+              {taken ? (
+                <>
+                  <span className="round-list-word">
+                    {word && <StateMark word={word} />} {inWhole(taken.relativeHumidityPercent)}
+                    {THIN}% {word && <span style={{ color: markColour(word) }}>{word}</span>}
+                  </span>
+                  <span>
+                    <AnswerLine
+                      view={view}
+                      report={report}
+                      judgement={judge(view, report, nowMs)}
+                      nowMs={nowMs}
+                      zone={tools.maker.zone}
+                    />
+                  </span>
+                </>
+              ) : (
+                <span className="aside">skipped</span>
+              )}
+            </li>
+          )
+        })}
+      </ul>
+      <div className="round-foot">
+        <button type="button" className="worded" onClick={onBack}>
+          Back to the last box
+        </button>
+        <Link to={`${tools.base}/`} className="filled filled-link">
+          To the shelf
+        </Link>
+      </div>
+    </section>
+  )
+}

@@ -1,0 +1,89 @@
+import './round.css'
+import { useElementSize } from '@mantine/hooks'
+import { useMemo, useState } from 'react'
+import { Link, Navigate, useNavigate, useSearchParams } from 'react-router'
+import { boxView } from '#records/box-view.ts'
+import { useJournalTools } from '../journal/journal-context.tsx'
+import { useJournal } from '../journal/queries.ts'
+import { RoundEnd } from './round-end.tsx'
+import { RoundProgress } from './round-progress.tsx'
+import { resumeAt, roundSteps, takenAt } from './round-steps.ts'
+import { RoundStop } from './round-stop.tsx'
+
+/** Walking the shelf: the room first, then box after box. What is done so far is in the journal, not on the page. */
+export default function RoundPlace() {
+  const { base, maker } = useJournalTools()
+  const [search] = useSearchParams()
+  const from = Number(search.get('from'))
+  const [startMs] = useState(() => maker.nowMs())
+  // the time it began stands in the address: a page that dies goes on where it was
+  if (!Number.isFinite(from) || from <= 0) return <Navigate to={`${base}/round?from=${startMs}`} replace />
+  return <Round sinceMs={from} key={from} />
+}
+
+function Round({ sinceMs }: { readonly sinceMs: number }) {
+  const journal = useJournal()
+  const { base } = useJournalTools()
+  const navigate = useNavigate()
+  const { ref, width } = useElementSize()
+  const { state, nowMs } = journal
+  const steps = useMemo(() => roundSteps(state), [state])
+  const [index, setIndex] = useState(() => resumeAt(state, steps, sinceMs))
+  const [skipped, setSkipped] = useState<ReadonlySet<string>>(new Set())
+  const leave = () => void navigate(`${base}/`)
+  const step = steps[index]
+  if (steps.length === 0) return <Navigate to={`${base}/start`} replace />
+  const boxes = steps.flatMap(item => {
+    if (item.in !== 'box') return []
+    const view = boxView(state, item.id, nowMs)
+    if (!view) return []
+    const taken = takenAt(state, item, sinceMs)
+    const word = taken ? (view.readings.find(reading => reading.id === taken.id)?.word ?? null) : null
+    return [
+      {
+        view,
+        word,
+        state: item === step ? ('here' as const) : taken ? ('done' as const) : ('to come' as const),
+      },
+    ]
+  })
+  const go = (id: string) => {
+    const to = steps.findIndex(item => item.in === 'box' && item.id === id)
+    if (to >= 0) setIndex(to)
+  }
+  return (
+    <main className="page round" data-place="round">
+      <div className="round-head">
+        <h2 className="round-title">Walking the shelf</h2>
+        <span className="round-count">
+          {step
+            ? `${index + 1} of ${steps.length}`
+            : `${steps.length - skipped.size} of ${steps.length} read`}
+        </span>
+        <Link to={`${base}/`} className="worded round-leave">
+          {step ? 'Leave' : 'To the shelf'}
+        </Link>
+      </div>
+      <div ref={ref} className="round-shelf">
+        {width > 0 && <RoundProgress boxes={boxes} width={width} onGo={go} />}
+      </div>
+      {step ? (
+        <RoundStop
+          key={`${step.in}:${step.id}`}
+          step={step}
+          sinceMs={sinceMs}
+          next={steps[index + 1] ?? null}
+          onKept={() => setIndex(index + 1)}
+          onSkip={() => {
+            setSkipped(new Set([...skipped, step.id]))
+            setIndex(index + 1)
+          }}
+          onBack={index > 0 ? () => setIndex(index - 1) : null}
+          onLeave={leave}
+        />
+      ) : (
+        <RoundEnd steps={steps} sinceMs={sinceMs} onBack={() => setIndex(steps.length - 1)} />
+      )}
+    </main>
+  )
+}

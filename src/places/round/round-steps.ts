@@ -1,0 +1,41 @@
+import type { ReadingRecord, State } from '#records/state.ts'
+
+/** One stop of the round: a room's air, or a box. */
+export type RoundStep =
+  | { readonly in: 'room'; readonly id: string; readonly name: string }
+  | { readonly in: 'box'; readonly id: string; readonly name: string }
+
+/** Shelf order: board by board from the top, left to right. */
+export const inShelfOrder = (state: State) =>
+  [...state.boxes.values()].sort((a, b) => a.board - b.board || a.leftMm - b.leftMm)
+
+/** Each room first, then its boxes in shelf order. */
+export function roundSteps(state: State): RoundStep[] {
+  const boxes = inShelfOrder(state)
+  const roomIds = [...new Set(boxes.map(box => box.roomId))]
+  return roomIds.flatMap((roomId): RoundStep[] => [
+    { in: 'room', id: roomId, name: state.rooms.get(roomId)?.name ?? 'The room' },
+    ...boxes
+      .filter(box => box.roomId === roomId)
+      .map((box): RoundStep => ({ in: 'box', id: box.boxId, name: box.name })),
+  ])
+}
+
+export const isOf = (step: RoundStep, { place }: Pick<ReadingRecord, 'place'>): boolean =>
+  place.in === 'box'
+    ? step.in === 'box' && place.boxId === step.id
+    : step.in === 'room' && place.roomId === step.id
+
+/** The reading this round took at a stop; null where it has not been there yet. */
+export const takenAt = (state: State, step: RoundStep, sinceMs: number): ReadingRecord | null =>
+  state.readings.filter(reading => reading.atMs >= sinceMs && isOf(step, reading)).at(-1) ?? null
+
+/** The last reading at a stop from before the round. */
+export const lastBefore = (state: State, step: RoundStep, beforeMs: number): ReadingRecord | null =>
+  state.readings.filter(reading => reading.atMs < beforeMs && isOf(step, reading)).at(-1) ?? null
+
+/** Where a round goes on that began then: the first stop not taken; past the end when all are. */
+export function resumeAt(state: State, steps: readonly RoundStep[], sinceMs: number): number {
+  const next = steps.findIndex(step => takenAt(state, step, sinceMs) === null)
+  return next < 0 ? steps.length : next
+}

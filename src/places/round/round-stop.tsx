@@ -1,0 +1,296 @@
+import { useDebouncedValue, useElementSize } from '@mantine/hooks'
+import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react'
+import { cautionsAt } from '#core/renewal/cautions.ts'
+import { boxView, instrumentFor } from '#records/box-view.ts'
+import { shortDayText } from '#draw/dates.ts'
+import { Cautions } from '../journal/cautions.tsx'
+import { useJournalTools, usePreferences } from '../journal/journal-context.tsx'
+import { knownBox, useJournal, useReport, useWriteAct } from '../journal/queries.ts'
+import { parseDecimal } from '../log-reading/decimal.ts'
+import { BeadColours, coloursFor } from './bead-colours.tsx'
+import { expectationAt, nearTemperatures } from './expectation.ts'
+import { LidChoice } from './lid-choice.tsx'
+import { checkStop, formAt, type RoundForm, type StopResult } from './round-form.ts'
+import { takenAt, type RoundStep } from './round-steps.ts'
+import { RoundTape } from './round-tape.tsx'
+import { RoundVerdict } from './round-verdict.tsx'
+import { SlipQuestion } from './slip-question.tsx'
+import { StopDrawing } from './stop-drawing.tsx'
+import { Stepper } from './stepper.tsx'
+
+interface Props {
+  readonly step: RoundStep
+  readonly sinceMs: number
+  readonly next: RoundStep | null
+  readonly onKept: () => void
+  readonly onSkip: () => void
+  readonly onBack: (() => void) | null
+  readonly onLeave: () => void
+}
+
+/** The verdict is worked out anew once the hand rests this long. */
+const REST_MS = 350
+
+/** One stop of the round: reading and verdict above, everything touched below. */
+export function RoundStop({ step, sinceMs, next, onKept, onSkip, onBack, onLeave }: Props) {
+  const journal = useJournal()
+  const { maker } = useJournalTools()
+  const { temperatureScale: scale } = usePreferences().preferences
+  const write = useWriteAct()
+  const { ref, width } = useElementSize()
+  const rhField = useRef<HTMLInputElement>(null)
+  const temperatureField = useRef<HTMLInputElement>(null)
+  const { state } = journal
+  const [atMs] = useState(() => maker.nowMs())
+  const taken = takenAt(state, step, sinceMs)
+  const box = step.in === 'box' ? state.boxes.get(step.id) : undefined
+  const charge = box ? ([...state.charges.values()].find(item => item.boxId === box.boxId) ?? null) : null
+  const known = useMemo(() => (box ? knownBox(journal, box.boxId) : null), [journal, box])
+  const { data: before } = useReport(step.id, known?.facts)
+  const nearC = nearTemperatures(state, step, taken ? taken.atMs : atMs)
+  const [form, setForm] = useState<RoundForm>(() => formAt(state, taken, nearC, scale, box))
+  const [result, setResult] = useState<StopResult | null>(null)
+  const [dragging, setDragging] = useState(false)
+  const expected = expectationAt(state, step, { atMs, report: before, nearC, instrument: instrumentOf() })
+  const rest = useDebouncedValue(form, REST_MS)[0]
+  const readAtMs = taken?.atMs ?? atMs
+  const target = box ? (boxView(state, box.boxId, atMs)?.target?.rhPercent ?? null) : null
+  const typedRh = parseDecimal(form.humidity)
+  const shownRh = Number.isFinite(typedRh)
+    ? Math.min(100, Math.max(0, typedRh))
+    : Math.round(expected.rhPercent?.middle ?? expected.lastRhPercent ?? 40)
+
+  useEffect(() => {
+    window.scrollTo(0, 0)
+    // a phone's keyboard would cover what the thumb needs
+    if (!window.matchMedia('(pointer: coarse)').matches) rhField.current?.focus()
+  }, [])
+
+  function instrumentOf() {
+    if (step.in === 'box') return instrumentFor(state, step.id)
+    const all = [...state.instruments.values()]
+    return all.find(item => item.boxId === null) ?? all[0] ?? null
+  }
+  const set = (part: Partial<RoundForm>) => {
+    setForm(current => ({ ...current, ...part }))
+    setResult(null)
+  }
+  const setRh = (rh: number) => set({ humidity: String(rh) })
+  const keep = (meant: boolean, changed: RoundForm = form) => {
+    const checked = checkStop(changed, {
+      step,
+      scale,
+      instrumentId: instrumentOf()?.instrumentId ?? '',
+      atMs: readAtMs,
+      sinceMs,
+      charge,
+      expected,
+      meant,
+    })
+    setForm(changed)
+    setResult(checked)
+    if (checked.kind === 'error') {
+      ;(checked.field === 'humidity' ? rhField : temperatureField).current?.focus()
+    } else if (checked.kind === 'ready')
+      write.mutate(
+        {
+          what: `${step.name}: read on the round`,
+          drafts: checked.drafts,
+          ...(taken ? { instead: taken.actId } : {}),
+        },
+        { onSuccess: onKept },
+      )
+  }
+  /** Enter in the first field goes to the second; there it keeps. */
+  const onEnter = (field: EventTarget) => {
+    if (field === rhField.current && result?.kind !== 'question') {
+      temperatureField.current?.focus()
+      temperatureField.current?.select()
+    } else keep(result?.kind === 'question')
+  }
+  const colours = charge ? coloursFor(charge.indicator) : []
+  const onKey = (event: KeyboardEvent) => {
+    if (event.ctrlKey || event.metaKey || event.altKey) return
+    if (event.key === 'Enter' && event.target instanceof HTMLInputElement) {
+      event.preventDefault()
+      return onEnter(event.target)
+    }
+    const act = {
+      o: () => box && set({ opened: !form.opened }),
+      b: () => {
+        const now = form.colour === null ? -1 : colours.indexOf(form.colour)
+        set({ colour: colours[now + 1] ?? null })
+      },
+      s: onSkip,
+      Backspace: () => onBack?.(),
+      Escape: onLeave,
+    }[event.key]
+    // the fields keep their own backspace
+    if (!act || (event.key === 'Backspace' && event.target instanceof HTMLInputElement)) return
+    event.preventDefault()
+    act()
+  }
+  const error = result?.kind === 'error' ? result : null
+  const lastOpened = known?.view.readings.at(-1)
+  return (
+    <form className="round-stop" onSubmit={event => event.preventDefault()} onKeyDown={onKey} noValidate>
+      <RoundVerdict
+        step={step}
+        form={rest}
+        scale={scale}
+        readAtMs={readAtMs}
+        before={before}
+        expected={expected}
+        replaces={taken?.actId ?? null}
+        quiet={dragging}
+      />
+      <StopDrawing view={known?.view ?? null} report={before} />
+      <div className="round-hand">
+        <div className="round-figure">
+          <Stepper
+            label="one per cent less"
+            sign="−"
+            onStep={() => setRh(Math.max(0, Math.round(shownRh) - 1))}
+          />
+          <span className="round-number">
+            <input
+              ref={rhField}
+              className={form.humidity === '' ? 'big-number pencil' : 'big-number'}
+              inputMode="decimal"
+              autoComplete="off"
+              aria-label="Relative humidity, %"
+              aria-invalid={error?.field === 'humidity'}
+              style={{ width: `${Math.max(2, form.humidity.length) * 0.52 + 0.1}em` }}
+              value={form.humidity}
+              placeholder={String(shownRh)}
+              onChange={event => set({ humidity: event.currentTarget.value })}
+            />
+            <span className="big-unit">%</span>
+          </span>
+          <Stepper
+            label="one per cent more"
+            sign="+"
+            onStep={() => setRh(Math.min(100, Math.round(shownRh) + 1))}
+          />
+        </div>
+        <div ref={ref} className="tape-wrap">
+          {width > 0 && (
+            <RoundTape
+              value={shownRh}
+              expected={expected.rhPercent}
+              target={target}
+              width={width}
+              onChange={rh => {
+                setDragging(true)
+                setRh(rh)
+              }}
+              onRelease={() => setDragging(false)}
+            />
+          )}
+        </div>
+        <div className="round-row">
+          <span>Temperature</span>
+          <span className="round-temperature">
+            <Stepper
+              label="half a degree less"
+              sign="−"
+              onStep={() => set({ temperature: stepped(form.temperature, -0.5), temperatureTouched: true })}
+            />
+            <span className="round-number">
+              <input
+                ref={temperatureField}
+                className={form.temperatureTouched ? 'mid-number' : 'mid-number pencil'}
+                inputMode="decimal"
+                autoComplete="off"
+                aria-label={`Temperature, °${scale}`}
+                aria-invalid={error?.field === 'temperature'}
+                style={{ width: `${Math.max(2, form.temperature.length) * 0.52 + 0.2}em` }}
+                value={form.temperature}
+                onChange={event => set({ temperature: event.currentTarget.value, temperatureTouched: true })}
+              />
+              <span>°{scale}</span>
+            </span>
+            <Stepper
+              label="half a degree more"
+              sign="+"
+              onStep={() => set({ temperature: stepped(form.temperature, 0.5), temperatureTouched: true })}
+            />
+          </span>
+        </div>
+        {charge && colours.length > 0 && (
+          <div className="round-section">
+            <span>
+              Beads look <kbd className="wide-only">B</kbd>
+            </span>
+            <BeadColours
+              indicator={charge.indicator}
+              chosen={form.colour}
+              onChoose={colour => set({ colour })}
+            />
+            <Cautions list={cautionsAt({ step: 'look at the beads', indicator: charge.indicator })} folded />
+          </div>
+        )}
+        {box && (
+          <LidChoice
+            since={lastOpened ? shortDayText(lastOpened.atMs, atMs, maker.zone) : null}
+            opened={form.opened}
+            onChange={opened => set({ opened })}
+          />
+        )}
+        {error && (
+          <p className="notice" role="alert">
+            {error.message}
+          </p>
+        )}
+        {write.error && (
+          <p className="notice" role="alert">
+            The browser refused to keep it ({write.error.message}). Nothing is lost: it stays here. Free some
+            space, or save a file of your journal, and press again.
+          </p>
+        )}
+        {result?.kind === 'question' && (
+          <SlipQuestion
+            slip={result.slip}
+            form={form}
+            scale={scale}
+            onAnswer={changed => keep(true, changed)}
+            onOpened={() => keep(true, { ...form, opened: true })}
+          />
+        )}
+        <div className="round-foot">
+          <span className="round-ways">
+            {onBack && (
+              <button type="button" className="worded" onClick={onBack}>
+                Back
+              </button>
+            )}
+            <button type="button" className="worded" onClick={onSkip}>
+              Skip {step.in === 'box' ? 'this box' : 'the room'}
+            </button>
+          </span>
+          <button
+            type="button"
+            className="filled round-next"
+            disabled={write.isPending}
+            onClick={() => keep(result?.kind === 'question')}
+          >
+            {result?.kind === 'question'
+              ? 'Keep it as typed'
+              : next
+                ? `Next: ${next.name}`
+                : 'Keep it and finish'}
+          </button>
+        </div>
+        <p className="round-keys aside wide-only">
+          <kbd>Enter</kbd> on, <kbd>O</kbd> lid was opened, <kbd>B</kbd> bead colour, <kbd>S</kbd> skip,{' '}
+          <kbd>Esc</kbd> leave
+        </p>
+      </div>
+    </form>
+  )
+}
+
+const stepped = (text: string, by: number): string => {
+  const value = parseDecimal(text)
+  return String(Math.round(2 * ((Number.isFinite(value) ? value : 20) + by)) / 2)
+}

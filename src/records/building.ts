@@ -1,0 +1,19 @@
+import type { Contradicting } from './contradicting.ts'
+import type { Instrument } from './kinds/instrument.ts'
+import type { Room } from './kinds/room.ts'
+import type { BoxRecord, ChargeRecord, Contradicted, ReadingRecord, SpoolRecord } from './state.ts'
+
+/** The state while it is being folded. */
+export interface Building {
+  rooms: Map<string, Room>
+  boxes: Map<string, BoxRecord>
+  charges: Map<string, ChargeRecord>
+  spools: Map<string, SpoolRecord>
+  instruments: Map<string, Instrument>
+  readings: ReadingRecord[]
+  contradictions: Contradicted[]
+  readonly says: Contradicting
+}
+
+/** Why an entry can't apply. */
+export type Problem = Omit<Contradicted, 'entryId'>
