@@ -115,11 +115,11 @@ export const BOXES: readonly LoftBox[] = [
     freshness: 'heated',
     spools: [
       spool('PETG teal', 'PETG', 'teal', 930),
-      spool('PETG bone', 'PETG', 'bone', 710),
-      spool('PETG ember', 'PETG', 'ember', 520),
-      spool('PETG moss', 'PETG', 'moss', 880),
+      spool('ASA bone', 'ASA', 'bone', 710),
+      spool('ASA ember', 'ASA', 'ember', 520),
+      spool('ASA moss', 'ASA', 'moss', 880),
     ],
-    truth: { leakLPerH: 0.17, wetnessRhPercent: { 'sealed bag': 27 } },
+    truth: { leakLPerH: 0.12, wetnessRhPercent: { 'sealed bag': 27 } },
   },
   {
     id: 'launch',

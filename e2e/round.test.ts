@@ -24,7 +24,7 @@ describe('walking the shelf', () => {
     }
     const stops: { readonly stop: string; readonly keys: number }[] = []
     for (let i = 0; i < 10; i++) {
-      const stop = (await name(page))!
+      const stop = await name(page)
       keys = 0
       const rh = await page.$eval('.big-number', field => (field as HTMLInputElement).placeholder)
       for (const digit of rh.padStart(2, '0')) await press(digit as KeyInput)

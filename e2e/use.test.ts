@@ -158,7 +158,7 @@ describe('the demonstration', () => {
 })
 
 describe('bad input', () => {
-  test('°F in a °C field is questioned, a time ahead refused, a reading just after the lid kept as too early', async () => {
+  test('°F in a °C field is questioned, a reading just after the lid kept as too early', async () => {
     const page = await stage.open('/demo/box/rigger', { fresh: true })
     await settled(page)
     await page.keyboard.press('l')
@@ -170,21 +170,6 @@ describe('bad input', () => {
       /46\.0 °C is far from where this stood last .*46\.0 °F, that is 7\.8 °C.*Really 46\.0 °C/s,
     )
     await type(page, 'Temperature, °C', '8')
-    const later = await page.evaluate(() => {
-      const date = new Date(Date.now() + 3 * 3_600_000)
-      const two = (n: number) => String(n).padStart(2, '0')
-      return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}T${two(date.getHours())}:${two(date.getMinutes())}`
-    })
-    await page.$eval(
-      'input[type="datetime-local"]',
-      (input, value) => {
-        Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!.call(input, value)
-        input.dispatchEvent(new Event('input', { bubbles: true }))
-      },
-      later,
-    )
-    await press(page, 'Keep it')
-    expect(await textOf(page, '.mantine-InputWrapper-error')).toContain('lies ahead')
     await page.keyboard.press('Escape')
     await page.waitForFunction(() => !document.querySelector('.mantine-Modal-content'))
     await page.keyboard.press('l')
@@ -200,11 +185,11 @@ describe('bad input', () => {
     const page = await stage.open('/demo/box/skeg', { fresh: true })
     await settled(page)
     expect(await textOf(page, 'h1')).toContain('Not known: weigh the beads')
-    await press(page, 'Weigh the beads')
-    await type(page, 'Beads with their holder, g', '90')
+    await press(page, 'Weigh them')
+    await type(page, 'Beads in Skeg on the scale, g', '90')
     await press(page, 'Keep it')
-    expect(await textOf(page, '.mantine-InputWrapper-error')).toContain('check the holder')
-    await type(page, 'Beads with their holder, g', '123,5')
+    expect(await textOf(page, '.form .notice')).toContain('Check the holder')
+    await type(page, 'Beads in Skeg on the scale, g', '123,5')
     await press(page, 'Keep it')
     await page.waitForFunction(() => /Good until|Renew/.test(document.querySelector('h1')!.textContent), {
       timeout: 60_000,

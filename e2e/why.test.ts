@@ -30,6 +30,31 @@ const looseNumbers = (page: Page): Promise<string[]> =>
     return loose
   })
 
+async function readNote(page: Page): Promise<Omit<Found, 'quantity'>> {
+  await page.waitForSelector('[data-why]', { timeout: 5000 })
+  return page.$eval('[data-why]', element => {
+    const text = (selector: string) => element.querySelector(selector)?.textContent ?? ''
+    return {
+      formula: element.getAttribute('data-formula') ?? '',
+      text: text('[data-formula-text]'),
+      source: text('[data-source]'),
+      result: text('[data-result]'),
+      inputs: Object.fromEntries(
+        [...element.querySelectorAll('[data-symbol]')].map(item => [
+          item.getAttribute('data-symbol') ?? '',
+          item.querySelector('[data-input-value]')?.textContent ?? '',
+        ]),
+      ),
+    }
+  })
+}
+
+async function openOne(page: Page, selector: string): Promise<Found> {
+  await page.click(selector)
+  const quantity = await page.$eval(selector, figure => figure.getAttribute('data-quantity') ?? '')
+  return { ...(await readNote(page)), quantity }
+}
+
 /** Opens every number on the page, one by one, as a person would, and reads its margin note. */
 async function openEvery(page: Page): Promise<Found[]> {
   const count = await page.$$eval('[data-quantity]', all => all.length)
@@ -41,22 +66,7 @@ async function openEvery(page: Page): Promise<Found[]> {
       figure.dispatchEvent(new MouseEvent('click', { bubbles: true }))
       return figure.getAttribute('data-quantity') ?? ''
     }, i)
-    await page.waitForSelector('[data-why]', { timeout: 5000 })
-    const note = await page.$eval('[data-why]', element => {
-      const text = (selector: string) => element.querySelector(selector)?.textContent ?? ''
-      return {
-        formula: element.getAttribute('data-formula') ?? '',
-        text: text('[data-formula-text]'),
-        source: text('[data-source]'),
-        result: text('[data-result]'),
-        inputs: Object.fromEntries(
-          [...element.querySelectorAll('[data-symbol]')].map(item => [
-            item.getAttribute('data-symbol') ?? '',
-            item.querySelector('[data-input-value]')?.textContent ?? '',
-          ]),
-        ),
-      }
-    })
+    const note = await readNote(page)
     found.push({ ...note, quantity })
     await page.keyboard.press('Escape')
     await page.waitForFunction(() => !document.querySelector('[data-why]'))
@@ -97,6 +107,19 @@ test.each(['launch', 'skeg', 'bilge', 'thole', 'stroke'])(
   },
   150_000,
 )
+
+test('what a heating would leave, and the floor it sets', async () => {
+  const found: Found[] = []
+  for (const quantity of ['loading left by the heat', 'lowest RH after this heat']) {
+    const page = await stage.open('/demo/box/launch')
+    await settled(page)
+    await page.keyboard.press('n')
+    await page.waitForSelector('.after-line')
+    found.push(await openOne(page, `[data-quantity="${quantity}"]`))
+    await page.close()
+  }
+  check(found, 2)
+}, 120_000)
 
 test('every formula was met on the way', () =>
   expect(Object.keys(FORMULA_WORK).filter(id => !formulasSeen.has(id))).toEqual(['miss']))

@@ -11,12 +11,16 @@ import { theme } from './theme.ts'
 const ShelfPlace = lazy(() => import('../places/shelf/shelf-place.tsx'))
 const BoxPlace = lazy(() => import('../places/box/box-place.tsx'))
 const RoundPlace = lazy(() => import('../places/round/round-place.tsx'))
+const EntriesPlace = lazy(() => import('../places/entries/entries-place.tsx'))
+const PreferencesPlace = lazy(() => import('../places/preferences/preferences-place.tsx'))
 const FirstUsePlace = lazy(() => import('../places/first-use/first-use-place.tsx'))
 
 const places = [
   { index: true, element: <ShelfPlace /> },
   { path: 'box/:boxId', element: <BoxPlace /> },
   { path: 'round', element: <RoundPlace /> },
+  { path: 'entries', element: <EntriesPlace /> },
+  { path: 'preferences', element: <PreferencesPlace /> },
   { path: 'start', element: <FirstUsePlace /> },
 ]
 // the part after # keeps every address relative: the folder works from any place and sub-path

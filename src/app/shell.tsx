@@ -1,18 +1,14 @@
 import type { ReactNode } from 'react'
 import { Link, useLocation, useNavigate } from 'react-router'
-import { useJournalTools, usePreferences } from '../places/journal/journal-context.tsx'
+import { useJournalTools } from '../places/journal/journal-context.tsx'
 import { UndoButtons } from '../places/journal/undo-button.tsx'
-
-const THEMES = { auto: 'as device', light: 'day', dark: 'night' } as const
-const NEXT_THEME = { auto: 'light', light: 'dark', dark: 'auto' } as const
 
 /** Wordmark, the places that work, and how things are shown. */
 export function Shell({ children }: { readonly children: ReactNode }) {
   const { base } = useJournalTools()
-  const { preferences, change } = usePreferences()
   const navigate = useNavigate()
   const { pathname } = useLocation()
-  const { temperatureScale: scale, theme } = preferences
+  const onShelf = pathname === (base || '/') || pathname === `${base}/` || pathname.includes('/box/')
   // the round has the whole screen: nothing beside the reading
   if (pathname.endsWith('/round')) return <div className="shell">{children}</div>
   return (
@@ -22,8 +18,8 @@ export function Shell({ children }: { readonly children: ReactNode }) {
         <nav aria-label="Places">
           <Link
             to={base || '/'}
-            className={pathname.endsWith('/start') ? undefined : 'active'}
-            aria-current={pathname.endsWith('/start') ? undefined : 'page'}
+            className={onShelf ? 'active' : undefined}
+            aria-current={onShelf ? 'page' : undefined}
           >
             Shelf
           </Link>
@@ -35,22 +31,12 @@ export function Shell({ children }: { readonly children: ReactNode }) {
               <span className="wide-only">Demonstration: </span>leave it
             </button>
           )}
-          <button
-            type="button"
-            className="quiet"
-            onClick={() => change({ temperatureScale: scale === 'C' ? 'F' : 'C' })}
-            aria-label={`Temperatures in °${scale}; change`}
-          >
-            °{scale}
-          </button>
-          <button
-            type="button"
-            className="quiet"
-            onClick={() => change({ theme: NEXT_THEME[theme] })}
-            aria-label={`Light: ${THEMES[theme]}; change`}
-          >
-            {THEMES[theme]}
-          </button>
+          <Link to={`${base}/entries`} className="quiet plain-link">
+            Entered
+          </Link>
+          <Link to={`${base}/preferences`} className="quiet plain-link">
+            Preferences
+          </Link>
         </div>
       </header>
       {children}

@@ -1,3 +1,4 @@
+import { Fragment, type ReactNode } from 'react'
 import { CONTAINERS, type ContainerKind } from '#core/container/container.ts'
 import { SpoolEdge, SpoolFace, SpoolFlat, type DrawnSpool } from './spool-drawing.tsx'
 import { Vessel, type VesselFill } from './vessel.tsx'
@@ -18,7 +19,12 @@ interface Props {
   readonly x: number
   readonly y: number
   readonly px2PerG?: number
+  /** Puts a hand on what can be moved. */
+  readonly holdSpool?: Hold<DrawnSpool>
+  readonly holdVessel?: (drawing: ReactNode) => ReactNode
 }
+type Hold<Thing> = (thing: Thing, drawing: ReactNode) => ReactNode
+const asDrawn = (_: DrawnSpool, drawing: ReactNode): ReactNode => drawing
 
 /** How spools stand in each kind. */
 const STANCE: Record<ContainerKind, 'edge' | 'face' | 'flat'> = {
@@ -36,7 +42,17 @@ const MOST_VESSEL_PX = 27
 const SHELF_SCALE = 0.46
 
 /** A box from its own millimetres: taper, lid, clips, what stands inside. Nothing is drawn to fit a slot. */
-export function BoxDrawing({ box, spools, vessel, scale, x, y, px2PerG }: Props) {
+export function BoxDrawing({
+  box,
+  spools,
+  vessel,
+  scale,
+  x,
+  y,
+  px2PerG,
+  holdSpool = asDrawn,
+  holdVessel = drawing => drawing,
+}: Props) {
   const { baseShare } = CONTAINERS[box.container]
   const width = box.widthMm * scale
   const height = box.heightMm * scale
@@ -62,17 +78,25 @@ export function BoxDrawing({ box, spools, vessel, scale, x, y, px2PerG }: Props)
       {spools.length > 0 && (
         <path className="shelf-line" d={`M${x + inset + 3} ${floor}H${x + width - inset - 3}`} />
       )}
-      <Spools kind={box.container} spools={spools} scale={scale} centre={centre} floor={floor} />
-      {vessel && (
-        <Vessel
-          fill={vessel}
-          x={centre}
-          y={y - 1}
-          height={Math.min(Math.max(under - 7, 9), MOST_VESSEL_PX * Math.max(1, scale / SHELF_SCALE))}
-          maxWidth={width - 2 * inset - 10}
-          {...(px2PerG === undefined ? {} : { px2PerG })}
-        />
-      )}
+      <Spools
+        kind={box.container}
+        spools={spools}
+        scale={scale}
+        centre={centre}
+        floor={floor}
+        hold={holdSpool}
+      />
+      {vessel &&
+        holdVessel(
+          <Vessel
+            fill={vessel}
+            x={centre}
+            y={y - 1}
+            height={Math.min(Math.max(under - 7, 9), MOST_VESSEL_PX * Math.max(1, scale / SHELF_SCALE))}
+            maxWidth={width - 2 * inset - 10}
+            {...(px2PerG === undefined ? {} : { px2PerG })}
+          />,
+        )}
     </g>
   )
 }
@@ -217,12 +241,14 @@ function Spools({
   scale,
   centre,
   floor,
+  hold,
 }: {
   readonly kind: ContainerKind
   readonly spools: readonly DrawnSpool[]
   readonly scale: number
   readonly centre: number
   readonly floor: number
+  readonly hold: Hold<DrawnSpool>
 }) {
   const gap = SPOOL_GAP_MM * scale
   if (STANCE[kind] === 'flat') {
@@ -238,7 +264,7 @@ function Spools({
         />
       )
       y -= spool.widthMm * scale + gap
-      return drawn
+      return <Fragment key={spool.name}>{hold(spool, drawn)}</Fragment>
     })
   }
   if (STANCE[kind] === 'face') {
@@ -246,13 +272,17 @@ function Spools({
     return [...spools]
       .reverse()
       .map((spool, i) => (
-        <SpoolFace
-          key={spool.name}
-          spool={spool}
-          scale={scale}
-          x={centre - (spool.rimDiameterMm * scale) / 2 - (spools.length - 1 - i) * 5}
-          y={floor}
-        />
+        <Fragment key={spool.name}>
+          {hold(
+            spool,
+            <SpoolFace
+              spool={spool}
+              scale={scale}
+              x={centre - (spool.rimDiameterMm * scale) / 2 - (spools.length - 1 - i) * 5}
+              y={floor}
+            />,
+          )}
+        </Fragment>
       ))
   }
   const total = spools.reduce((sum, spool) => sum + spool.widthMm * scale, 0) + gap * (spools.length - 1)
@@ -260,6 +290,6 @@ function Spools({
   return spools.map(spool => {
     const drawn = <SpoolEdge key={spool.name} spool={spool} scale={scale} x={x} y={floor} />
     x += spool.widthMm * scale + gap
-    return drawn
+    return <Fragment key={spool.name}>{hold(spool, drawn)}</Fragment>
   })
 }

@@ -27,3 +27,14 @@ export function roundedGrams(grams: number): number {
   const step = grams >= 100 ? 10 : grams >= 20 ? 5 : 1
   return Math.ceil(grams / step) * step
 }
+
+/** What so many grams of new beads cost; null where no price is told. */
+export function moneyFor(
+  grams: number,
+  { beadsPricePerKg, currency }: { readonly beadsPricePerKg: number | null; readonly currency: string },
+): string | null {
+  if (beadsPricePerKg === null) return null
+  const format = new Intl.NumberFormat('en-GB', { style: 'currency', currency })
+  return format.format((beadsPricePerKg * grams) / GRAMS_PER_KG)
+}
+const GRAMS_PER_KG = 1000

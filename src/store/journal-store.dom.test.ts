@@ -2,7 +2,7 @@ import { beforeEach, expect, test } from '@jest/globals'
 import localforage from 'localforage'
 import type { Act } from '#records/act.ts'
 import { openJournal } from './journal-store.ts'
-import { readPreferences, USUAL_PREFERENCES, writePreferences } from './preferences.ts'
+import { readPreferences, USUAL_PREFERENCES, writePreferences, type Preferences } from './preferences.ts'
 
 const act = (id: string): Act => ({
   id,
@@ -42,6 +42,12 @@ test('a damaged record is counted and left where it is, the rest reads', async (
 
 test('preferences come back, and fall back where nothing readable is kept', async () => {
   expect(await readPreferences()).toEqual(USUAL_PREFERENCES)
-  await writePreferences({ temperatureScale: 'F', theme: 'dark' })
-  expect(await readPreferences()).toEqual({ temperatureScale: 'F', theme: 'dark' })
+  const chosen: Preferences = { ...USUAL_PREFERENCES, temperatureScale: 'F', weightUnit: 'oz', theme: 'dark' }
+  await writePreferences(chosen)
+  expect(await readPreferences()).toEqual(chosen)
+  // one choice that is none any more falls back alone; an older version's two choices are enough
+  await writePreferences({ ...chosen, lengthUnit: 'ell' } as unknown as Preferences)
+  expect(await readPreferences()).toEqual({ ...chosen, lengthUnit: 'mm' })
+  await writePreferences({ temperatureScale: 'F', theme: 'dark' } as Preferences)
+  expect(await readPreferences()).toEqual({ ...USUAL_PREFERENCES, temperatureScale: 'F', theme: 'dark' })
 })

@@ -12,6 +12,25 @@ const { facts } = syntheticBox(seededRandom(31 * 7919), 90, 6)
 const report = reckonBox(facts, { seed: 8 })
 const reckon = (change: Partial<BoxFacts>, seed = 8) => reckonBox({ ...facts, ...change }, { seed })
 
+describe('what the strictest spool costs', () => {
+  const [one] = facts.spools
+  const present = [one!, { ...one!, id: 'second' }, { ...one!, id: 'third' }]
+  const mixed = present.map((spool, i) => ({
+    ...spool,
+    materialId: i === 0 ? ('PETG' as const) : ('ABS' as const),
+  }))
+  test('the next target, the spools in the way, and a date no earlier than the box’s own', () => {
+    const { strictest, leaves } = reckon({ spools: mixed, targetRhPercent: 20 })
+    expect(strictest).toMatchObject({ nextTargetRhPercent: 25, spoolIds: [mixed[0]!.id] })
+    expect(strictest!.leaves.spread.low).toBeGreaterThanOrEqual(leaves!.spread.low)
+  })
+  test('nothing where all want the same', () => {
+    const same = present.map(spool => ({ ...spool, materialId: 'PETG' as const }))
+    expect(reckon({ spools: same, targetRhPercent: 20 }).strictest).toBeNull()
+    expect(reckon({ spools: mixed, targetRhPercent: null }).strictest).toBeNull()
+  })
+})
+
 describe('the figures of one page agree with each other', () => {
   test('streams in, less what spools and beads take, is next to nothing: the air holds hardly any water', () => {
     const sum = report.streams.reduce((total, stream) => total + stream.mgPerDay, 0)

@@ -5,6 +5,7 @@ import { Suspense, type ReactNode } from 'react'
 import { createMemoryRouter, RouterProvider } from 'react-router'
 import type { Act, Maker } from '#records/act.ts'
 import type { JournalStore } from '#store/journal-store.ts'
+import { USUAL_PREFERENCES, type Preferences } from '#store/preferences.ts'
 import type { Reckoner } from '#workers/protocol.ts'
 import { JournalContext, PreferenceContext, type JournalTools } from '../journal/journal-context.tsx'
 import { WhyProvider } from '../why/why-provider.tsx'
@@ -61,7 +62,14 @@ export const idleReckoner: Reckoner = {
 /** One place as the app shows it, on a journal in memory. */
 export function renderPlace(
   place: ReactNode,
-  options: { store?: JournalStore; reckoner?: Reckoner; path?: string; at?: string; scale?: 'C' | 'F' } = {},
+  options: {
+    store?: JournalStore
+    reckoner?: Reckoner
+    path?: string
+    at?: string
+    scale?: 'C' | 'F'
+    preferences?: Partial<Preferences>
+  } = {},
 ) {
   const tools: JournalTools = {
     store: options.store ?? memoryStore(),
@@ -76,7 +84,12 @@ export function renderPlace(
     ],
     { initialEntries: [options.at ?? options.path ?? '/'] },
   )
-  const preferences = { temperatureScale: options.scale ?? 'C', theme: 'light' } as const
+  const preferences: Preferences = {
+    ...USUAL_PREFERENCES,
+    temperatureScale: options.scale ?? 'C',
+    theme: 'light',
+    ...options.preferences,
+  }
   const view = render(
     <QueryClientProvider client={new QueryClient()}>
       <PreferenceContext value={{ preferences, change: () => {}, dark: false }}>

@@ -7,8 +7,7 @@ import type { BoxView } from '#records/box-view.ts'
 import { BoxDrawing } from '#draw/box-drawing.tsx'
 import { Figure, FigureInk } from '#draw/figure.tsx'
 import { HatchDefs } from '#draw/hatch.tsx'
-import { inWhole, THIN } from '#draw/format.ts'
-import { usePreferences } from '../journal/journal-context.tsx'
+import { useMeasures, usePreferences } from '../journal/journal-context.tsx'
 import { vesselOf } from '../shelf/vessel-of.ts'
 
 const MOST = { width: 348, height: 184 }
@@ -22,6 +21,8 @@ export function BoxFigure({
   readonly report: BoxReport | undefined
 }) {
   const { dark } = usePreferences()
+  const measures = useMeasures()
+  const { length } = measures
   const { box } = view
   const scale = Math.min(0.62, MOST.width / box.widthMm, MOST.height / box.heightMm)
   const [width, height] = [box.widthMm * scale, box.heightMm * scale]
@@ -66,7 +67,8 @@ export function BoxFigure({
             textAnchor="middle"
             className={`halo-wide ${pencil ? 'ink-aside' : ''}`}
           >
-            {inWhole(box.widthMm)} mm{tick ? '  ' : ''}
+            {length.text(box.widthMm)}
+            {tick ? '  ' : ''}
           </text>
           {tick && <path d={`M${x + width / 2 + 29} ${y + 10}l2.2 2.4 4 -5.4`} className="ink-tick" />}
         </FigureInk>
@@ -76,7 +78,7 @@ export function BoxFigure({
             y={y - height / 2 + 5}
             className={`halo-wide ${pencil ? 'ink-aside' : ''}`}
           >
-            {inWhole(box.heightMm)}
+            {length.bare(box.heightMm)}
           </text>
           {tick && (
             <path d={`M${x + width + 52} ${y - height / 2 - 3}l2.2 2.4 4 -5.4`} className="ink-tick" />
@@ -84,11 +86,7 @@ export function BoxFigure({
         </FigureInk>
       </svg>
       <p className="caption">
-        <Figure answer={volume}>
-          {inWhole(volume.value)}
-          {THIN}L
-        </Figure>{' '}
-        {container.name},{' '}
+        <Figure answer={volume}>{measures.volume.text(volume.value)}</Figure> {container.name},{' '}
         <span className={box.lidKnown === 'assumed' ? 'aside' : undefined}>{LIDS[box.lid].name}</span>
         {charge && (
           <>
@@ -96,8 +94,7 @@ export function BoxFigure({
             <Figure
               answer={enteredAnswer('beads in it', 'beads, dry', charge.dryMassG, 'g', charge.massKnown)}
             >
-              {inWhole(charge.dryMassG)}
-              {THIN}g
+              {measures.weight.text(charge.dryMassG)}
             </Figure>{' '}
             silica beads
           </>

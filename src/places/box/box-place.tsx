@@ -6,10 +6,10 @@ import { shortDayText } from '#draw/dates.ts'
 import { missAnswer } from '#core/answers/answers.ts'
 import { Figure } from '#draw/figure.tsx'
 import { inWhole } from '#draw/format.ts'
+import { later } from '../journal/later.tsx'
 import { judge } from '../journal/judgement.ts'
 import { useJournalTools, usePreferences } from '../journal/journal-context.tsx'
 import { knownBox, useGrams, useJournal, useReport, type KnownBox } from '../journal/queries.ts'
-import { LogReading } from '../log-reading/log-reading.tsx'
 import { AirLine } from './air-line.tsx'
 import { AnswerLine, BehindAnswer } from './answer-line.tsx'
 import { BoxFigure } from './box-figure.tsx'
@@ -18,10 +18,14 @@ import { FactWorthMost } from './fact-worth-most.tsx'
 import { GramsLine } from './grams-line.tsx'
 import { historyData } from './history-data.ts'
 import { RenameBox } from './rename-box.tsx'
+import { StrictestLine } from './strictest-line.tsx'
 import { SpoolRow } from './spool-row.tsx'
 import { WaterLedger } from './water-ledger.tsx'
-import { WeighBeads } from './weigh-beads.tsx'
 
+const LogReading = later(() => import('../log-reading/log-reading.tsx'))
+const MoveDialog = later(() => import('../move/move-dialog.tsx'))
+const RenewDialog = later(() => import('../renew/renew-dialog.tsx'))
+const WeighBeads = later(() => import('./weigh-beads.tsx'))
 const HistoryChart = lazy(() => import('./history-chart.tsx'))
 
 /** What is going on in there? */
@@ -43,13 +47,22 @@ export default function BoxPlace() {
   return <BoxPage known={known} key={boxId} />
 }
 
+type Doing = 'reading' | 'weighing' | 'renewing' | 'moving' | 'naming'
+
 function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
   const { state, nowMs } = useJournal()
   const { maker, base } = useJournalTools()
   const { dark } = usePreferences()
-  const [doing, setDoing] = useState<'reading' | 'weighing' | 'naming' | null>(null)
-  useHotkeys([['l', () => setDoing('reading')]])
+  const [doing, setDoing] = useState<Doing | null>(null)
   const { data: report, error } = useReport(view.box.boxId, facts)
+  useHotkeys([
+    ['l', () => setDoing('reading')],
+    ['m', () => setDoing('moving')],
+    ['n', () => view.charges[0] && setDoing('renewing')],
+    ['w', () => view.charges[0] && setDoing('weighing')],
+  ])
+  const charge = view.charges[0]
+  const boxC = view.last?.temperatureC ?? report?.temperatureC ?? 20
   const grams = useGrams(view.box.boxId, report ? facts : null)
   const { ref, width } = useElementSize()
   const { zone } = maker
@@ -72,15 +85,26 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
             <AnswerLine view={view} report={report} judgement={judgement} nowMs={nowMs} zone={zone} />
           </h1>
           <p className="behind">
-            <BehindAnswer view={view} report={report} judgement={judgement} nowMs={nowMs} />
+            <BehindAnswer view={view} report={report} judgement={judgement} nowMs={nowMs} />{' '}
+            <StrictestLine view={view} report={report} judgement={judgement} nowMs={nowMs} zone={zone} />
           </p>
         </div>
         <div className="acts">
-          {view.charges[0] && (
-            <button type="button" className="worded" onClick={() => setDoing('weighing')}>
-              Weigh the beads
+          <span className="acts-words">
+            {charge && (
+              <>
+                <button type="button" className="worded" onClick={() => setDoing('renewing')}>
+                  Renew the beads
+                </button>
+                <button type="button" className="worded" onClick={() => setDoing('weighing')}>
+                  Weigh them
+                </button>
+              </>
+            )}
+            <button type="button" className="worded" onClick={() => setDoing('moving')}>
+              Move or swap
             </button>
-          )}
+          </span>
           <button type="button" className="filled" onClick={() => setDoing('reading')}>
             Log a reading <kbd>L</kbd>
           </button>
@@ -141,10 +165,19 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
         </Suspense>
       </section>
       {report && <SpoolRow view={view} report={report} />}
+      <p className="page-foot">
+        <Link to={`${base}/entries?box=${view.box.boxId}`} className="worded">
+          Everything entered for {view.box.name}
+        </Link>
+      </p>
       {doing === 'reading' && <LogReading close={() => setDoing(null)} place={`box:${view.box.boxId}`} />}
-      {doing === 'weighing' && view.charges[0] && (
-        <WeighBeads charge={view.charges[0]} close={() => setDoing(null)} />
+      {doing === 'weighing' && charge && (
+        <WeighBeads charge={charge} boxC={boxC} close={() => setDoing(null)} />
       )}
+      {doing === 'renewing' && charge && (
+        <RenewDialog chargeId={charge.chargeId} close={() => setDoing(null)} />
+      )}
+      {doing === 'moving' && <MoveDialog boxId={view.box.boxId} close={() => setDoing(null)} />}
       {doing === 'naming' && <RenameBox box={view.box} close={() => setDoing(null)} />}
     </main>
   )

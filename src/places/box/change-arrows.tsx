@@ -7,8 +7,8 @@ import { inScale } from '#core/reading/scale-slip.ts'
 import type { BoxView } from '#records/box-view.ts'
 import { shortDayText } from '#draw/dates.ts'
 import { Figure } from '#draw/figure.tsx'
-import { inHundredths, inTenths, inWhole, signed, THIN } from '#draw/format.ts'
-import { usePreferences } from '../journal/journal-context.tsx'
+import { inTenths, inWhole, signed, THIN } from '#draw/format.ts'
+import { useMeasures, usePreferences } from '../journal/journal-context.tsx'
 
 const W = 216
 const H = 138
@@ -27,6 +27,7 @@ export function ChangeArrows({
   readonly zone: string
 }) {
   const { temperatureScale: scale } = usePreferences().preferences
+  const { water } = useMeasures()
   const { last } = view
   const before =
     last && [...view.readings].reverse().find(reading => reading.atMs < last.atMs && reading.settled)
@@ -199,7 +200,7 @@ export function ChangeArrows({
         ;{' '}
         <Figure answer={split.gainedMg}>
           {Math.abs(split.gainedMg.value) >= 1000
-            ? `${inHundredths(Math.abs(split.gainedMg.value) / 1000)}${THIN}g`
+            ? water.text(Math.abs(split.gainedMg.value) / 1000)
             : `${inWhole(Math.abs(split.gainedMg.value))}${THIN}mg`}
         </Figure>{' '}
         of water {split.gainedMg.value >= 0 ? 'gained' : 'lost'}{' '}

@@ -2,7 +2,8 @@ import type { GramsWanted } from '#core/estimate/grams-wanted.ts'
 import { enteredAnswer, shareAnswer } from '#core/answers/answers.ts'
 import type { BoxView } from '#records/box-view.ts'
 import { Figure } from '#draw/figure.tsx'
-import { inWhole, roundedGrams, THIN } from '#draw/format.ts'
+import { useMeasures, usePreferences } from '../journal/journal-context.tsx'
+import { moneyFor, roundedGrams } from '#draw/format.ts'
 
 /** How many beads, freshly heated and put in now, would last; and what else would do instead. */
 export function GramsLine({
@@ -14,13 +15,13 @@ export function GramsLine({
   readonly wanted: readonly GramsWanted[] | undefined
   readonly failed: boolean
 }) {
+  const { weight } = useMeasures()
   const charge = view.charges[0]
   if (!charge) return null
   const inIt = (
     <>
       <Figure answer={enteredAnswer('beads in it', 'beads, dry', charge.dryMassG, 'g', charge.massKnown)}>
-        {inWhole(charge.dryMassG)}
-        {THIN}g
+        {weight.text(charge.dryMassG)}
       </Figure>{' '}
       {charge.massKnown === 'assumed' ? 'assumed in it' : 'are in it'}.{' '}
     </>
@@ -96,21 +97,25 @@ const GramsFigure = ({
   readonly item: GramsWanted
   readonly words: string
   readonly after?: string
-}) => (
-  <Figure
-    answer={shareAnswer(
-      `grams for ${item.weeks} weeks, ${item.remedy}`,
-      'g',
-      0.9,
-      item.perDraw,
-      'least grams in one draw',
-    )}
-    {...(after === undefined ? {} : { after })}
-  >
-    <strong>
-      {inWhole(roundedGrams(item.grams!))}
-      {THIN}g
-    </strong>
-    {words} {item.weeks} weeks
-  </Figure>
-)
+}) => {
+  const { weight } = useMeasures()
+  const price = moneyFor(roundedGrams(item.grams!), usePreferences().preferences)
+  return (
+    <Figure
+      answer={shareAnswer(
+        `grams for ${item.weeks} weeks, ${item.remedy}`,
+        'g',
+        0.9,
+        item.perDraw,
+        'least grams in one draw',
+      )}
+      {...(after === undefined ? {} : { after })}
+    >
+      <strong>
+        {weight.text(roundedGrams(item.grams!))}
+        {price && `, ${price}`}
+      </strong>
+      {words} {item.weeks} weeks
+    </Figure>
+  )
+}

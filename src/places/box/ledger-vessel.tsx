@@ -2,8 +2,8 @@ import { dateAnswer, differenceAnswer, freshAnswer, heldAnswer, notchAnswer } fr
 import type { BoxReport, ChargeNow } from '#core/estimate/report.ts'
 import { msFromSeconds } from '#units/time.ts'
 import { shortDayText } from '#draw/dates.ts'
+import { useMeasures } from '../journal/journal-context.tsx'
 import { FigureInk } from '#draw/figure.tsx'
-import { inTenths } from '#draw/format.ts'
 import { gramScale, levelY, type Columns, type Frame } from './ledger-columns.ts'
 
 /** The beads' water: today's level, what is left to the notch, and the level after heating. */
@@ -25,6 +25,7 @@ export function LedgerVessel({
   readonly zone: string
   readonly frame: Frame
 }) {
+  const { water } = useMeasures()
   const { left, width } = columns
   const { top, bottom } = frame
   const right = left + width
@@ -69,7 +70,7 @@ export function LedgerVessel({
           textAnchor={deep ? 'middle' : 'end'}
           className={deep ? 'held inside' : 'held'}
         >
-          {inTenths(charge.waterG)} g
+          {water.text(charge.waterG)}
         </text>
       </FigureInk>
       {charge.notchG !== null && charge.notchG < 0.05 && (
@@ -80,7 +81,7 @@ export function LedgerVessel({
       {charge.notchG !== null && charge.notchG >= 0.05 && (
         <FigureInk answer={notchAnswer(charge)}>
           <text x={labelX - 12} y={lostY} className="ink-label">
-            lost at {inTenths(charge.notchG)} g
+            lost at {water.text(charge.notchG)}
           </text>
         </FigureInk>
       )}
@@ -96,7 +97,7 @@ export function LedgerVessel({
             )}
           >
             <text x={labelX} y={lostY + 22} className="left-figure">
-              {inTenths(charge.notchG - charge.waterG)} g left
+              {water.text(charge.notchG - charge.waterG)} left
             </text>
           </FigureInk>
           {leaves && !leaves.beyondHorizon.middle && (
@@ -114,7 +115,7 @@ export function LedgerVessel({
           y={wordsY === null ? Math.max(fresh + 4, held + 18, lostY + 62) : lostY + 62}
           className="ink-small-aside"
         >
-          fresh: {inTenths(charge.freshG)} g
+          fresh: {water.text(charge.freshG)}
         </text>
       </FigureInk>
       <rect

@@ -4,13 +4,14 @@ import * as v from 'valibot'
 import { LIDS, type LidKind } from '#core/container/lid.ts'
 import type { Draft } from '#records/act.ts'
 import type { BoxView } from '#records/box-view.ts'
-import { beadsField } from '#records/fields.ts'
+import { beadsField, bounds } from '#records/fields.ts'
 import { FRESHNESS, type Freshness } from '#records/kinds/charge.ts'
 import { WETNESS, type Wetness } from '#records/kinds/spool.ts'
 import { FormFoot } from '../journal/form-foot.tsx'
 import { useWriteAct } from '../journal/queries.ts'
-import { LogReading } from '../log-reading/log-reading.tsx'
-import { parseDecimal } from '../log-reading/decimal.ts'
+import LogReading from '../log-reading/log-reading.tsx'
+import { within } from '#draw/measures.ts'
+import { useMeasures } from '../journal/journal-context.tsx'
 
 export const FRESHNESS_WORDS: Readonly<Record<Freshness, string>> = {
   new: 'new from the tin',
@@ -47,6 +48,7 @@ export function TellForm({
   readonly close: () => void
 }) {
   const write = useWriteAct()
+  const { weight } = useMeasures()
   const [value, setValue] = useState('')
   const [error, setError] = useState<string | null>(null)
   if (unknown === 'room') return <LogReading close={close} place={`room:${view.box.roomId}`} />
@@ -64,9 +66,11 @@ export function TellForm({
         : pick(WETNESS_WORDS, WETNESS)
   const submit = (event: FormEvent) => {
     event.preventDefault()
-    const grams = parseDecimal(value)
+    const grams = weight.parse(value)
     if (isMass && !v.is(beadsField, grams))
-      return setError('Beads weigh from 1 to 5000 g: type the grams on the packet, or weigh them.')
+      return setError(
+        `Beads weigh from ${within(weight, bounds.beadsG)}: type what the packet says, or weigh them.`,
+      )
     const chosen = value || Object.keys(choices)[0]!
     write.mutate(
       { what: `${view.box.name}: told`, drafts: draftsFor(view, unknown, chosen, grams) },
@@ -92,8 +96,8 @@ export function TellForm({
       <form onSubmit={submit} noValidate className="form">
         {isMass ? (
           <TextInput
-            label="Beads, g"
-            description={`${charge.name}; packets times the grams printed on them, or 180 g a mug of 250 mL`}
+            label={`Beads, ${weight.unit}`}
+            description={`${charge.name}; packets times what is printed on them, or ${weight.text(180)} a mug of 250 mL`}
             inputMode="decimal"
             data-autofocus
             value={value}

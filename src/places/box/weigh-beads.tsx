@@ -1,43 +1,70 @@
-import { Modal, TextInput } from '@mantine/core'
+import { Modal } from '@mantine/core'
 import { useState, type FormEvent } from 'react'
-import * as v from 'valibot'
+import { weighedRhAnswer } from '#core/answers/renewal-answers.ts'
+import { cautionsAt } from '#core/renewal/cautions.ts'
+import { weighedCharge } from '#core/renewal/weighed.ts'
+import { weighedSigmaG } from '#records/charge-evidence.ts'
 import type { ChargeRecord } from '#records/state.ts'
-import { ENTRY_KINDS } from '#records/entry.ts'
-import { parseDecimal } from '../log-reading/decimal.ts'
+import { Figure } from '#draw/figure.tsx'
+import { inWhole, THIN } from '#draw/format.ts'
+import { Cautions } from '../journal/cautions.tsx'
 import { FormFoot } from '../journal/form-foot.tsx'
+import { useMeasures } from '../journal/journal-context.tsx'
 import { useWriteAct } from '../journal/queries.ts'
+import { readWeight, type WeightText } from '../move/read-weight.ts'
+import { WeightFields } from '../move/weight-fields.tsx'
 
-/** A weighing of the charge: sees what a display at its floor cannot. */
-export function WeighBeads({ charge, close }: { readonly charge: ChargeRecord; readonly close: () => void }) {
+const SCALE_ERROR_G = 1
+
+/** A weighing of the charge is a reading of its own: it sees what a display at its floor cannot. */
+export default function WeighBeads({
+  charge,
+  boxC,
+  close,
+}: {
+  readonly charge: ChargeRecord
+  /** The box's own temperature, for the air over the beads. */
+  readonly boxC: number
+  readonly close: () => void
+}) {
   const write = useWriteAct()
-  const [gross, setGross] = useState('')
-  const [tare, setTare] = useState('0')
-  const [errors, setErrors] = useState<{ gross?: string; tare?: string }>({})
+  const { weight, water } = useMeasures()
+  const [text, setText] = useState<WeightText>({ gross: '', tare: '' })
+  const [error, setError] = useState<string | undefined>()
+  const thing = { kind: 'charge', charge } as const
+  const read = text.gross.trim() === '' ? null : readWeight(thing, text, weight)
   const submit = (event: FormEvent) => {
     event.preventDefault()
-    const payload = {
-      chargeId: charge.chargeId,
-      grossG: parseDecimal(gross),
-      tareG: parseDecimal(tare),
-      scaleErrorG: 1,
-    }
-    const next: typeof errors = {}
-    if (!v.is(ENTRY_KINDS['charge.weighed'], { ...payload, tareG: 0 }))
-      next.gross = 'The weight is a number from 1 to 10 000 g: type what the scale shows.'
-    if (!v.is(ENTRY_KINDS['charge.weighed'], { ...payload, grossG: 1 }))
-      next.tare = 'The empty holder weighs from 0 to 5000 g: type 0 if the beads were weighed alone.'
-    const netG = payload.grossG - payload.tareG
-    if (!next.gross && !next.tare && netG < charge.dryMassG * 0.97)
-      next.gross = `Less than the ${Math.round(charge.dryMassG)} g of dry beads that were told: check the holder’s weight, or how many beads there are.`
-    if (!next.gross && !next.tare && netG > charge.dryMassG * 1.6)
-      next.gross = 'More water than beads can hold: check the holder’s weight, or how many beads there are.'
-    setErrors(next)
-    if (Object.keys(next).length === 0)
-      write.mutate(
-        { what: `${charge.name}: weighed`, drafts: [{ kind: 'charge.weighed', payload }] },
-        { onSuccess: close },
-      )
+    const checked = readWeight(thing, text, weight)
+    setError(checked.ok ? undefined : checked.message)
+    if (!checked.ok) return
+    const { grossG, tareG } = checked.weight
+    write.mutate(
+      {
+        what: `${charge.name}: weighed`,
+        drafts: [
+          {
+            kind: 'charge.weighed',
+            payload: { chargeId: charge.chargeId, grossG, tareG, scaleErrorG: SCALE_ERROR_G },
+          },
+        ],
+      },
+      { onSuccess: close },
+    )
   }
+  const weighed =
+    read?.ok === true
+      ? (() => {
+          const { grossG, tareG } = read.weight
+          return weighedCharge({
+            desiccant: charge.desiccant,
+            dryMassG: charge.dryMassG,
+            waterG: grossG - tareG - charge.dryMassG,
+            sigmaG: weighedSigmaG(charge, { id: '', atMs: 0, grossG, tareG, scaleErrorG: SCALE_ERROR_G }),
+            temperatureC: boxC,
+          })
+        })()
+      : null
   return (
     <Modal
       opened
@@ -47,24 +74,22 @@ export function WeighBeads({ charge, close }: { readonly charge: ChargeRecord; r
       closeButtonProps={{ 'aria-label': 'Close' }}
     >
       <form onSubmit={submit} noValidate className="form">
-        <TextInput
-          label="Beads with their holder, g"
-          inputMode="decimal"
-          data-autofocus
-          value={gross}
-          error={errors.gross}
-          onChange={event => setGross(event.currentTarget.value)}
-        />
-        <TextInput
-          label="Empty holder, g"
-          inputMode="decimal"
-          value={tare}
-          error={errors.tare}
-          onChange={event => setTare(event.currentTarget.value)}
-        />
-        <p className="aside">
-          Beads are not food: keep them from children and pets. A scale to 1 g is taken.
+        <WeightFields thing={thing} text={text} onChange={setText} error={error} />
+        <p aria-live="polite" className="after-line">
+          {weighed ? (
+            <>
+              They hold {water.text(Math.max(0, weighed.waterG))} of water: air of{' '}
+              <Figure answer={weighedRhAnswer(weighed, charge.desiccant, boxC)}>
+                {inWhole(weighed.rhPercent)} ({inWhole(weighed.lowRhPercent)}–{inWhole(weighed.highRhPercent)}
+                ){THIN}%
+              </Figure>{' '}
+              over them.
+            </>
+          ) : (
+            <span className="aside">A scale good to {weight.text(SCALE_ERROR_G)} is taken.</span>
+          )}
         </p>
+        <Cautions list={cautionsAt({ step: 'weigh the beads', indicator: charge.indicator })} />
         <FormFoot write={write} />
       </form>
     </Modal>

@@ -13,7 +13,8 @@ import type { ClimateKind } from '#core/room/climate.ts'
 import { celsiusFromFahrenheit } from '#units/temperature.ts'
 import type { Draft } from '#records/act.ts'
 import { beadsField, bounds, lengthField, rhField, temperatureField } from '#records/fields.ts'
-import { parseDecimal } from '../log-reading/decimal.ts'
+import { parseDecimal } from '#draw/decimal.ts'
+import { measures, within, type Measures } from '#draw/measures.ts'
 
 /** When the lid was last off, and how long ago that is taken to be, hours. */
 export const LID_TIMES = {
@@ -34,6 +35,8 @@ export interface FirstUseForm {
   readonly counts: Readonly<Partial<Record<MaterialId, number>>>
   /** Left empty: don't know. */
   readonly beads: string
+  /** The units that sizes and beads are typed in. */
+  readonly units: Pick<Measures, 'length' | 'weight'>
 }
 
 export const EMPTY_FORM: FirstUseForm = {
@@ -44,6 +47,7 @@ export const EMPTY_FORM: FirstUseForm = {
   lidTime: 'this week',
   counts: { PLA: 1 },
   beads: '',
+  units: measures({ temperatureScale: 'C', lengthUnit: 'mm', weightUnit: 'g', volumeUnit: 'L' }),
 }
 
 const USUAL_C = 20
@@ -85,9 +89,9 @@ export function sizeOf(form: FirstUseForm): ContainerSize {
   const usual = CONTAINERS[form.container].size
   return form.measured
     ? {
-        widthMm: parseDecimal(form.measured.width),
-        depthMm: parseDecimal(form.measured.depth),
-        heightMm: parseDecimal(form.measured.height),
+        widthMm: form.units.length.parse(form.measured.width),
+        depthMm: form.units.length.parse(form.measured.depth),
+        heightMm: form.units.length.parse(form.measured.height),
       }
     : usual
 }
@@ -101,9 +105,9 @@ export function outlineError(form: FirstUseForm): string | null {
     Height: size.heightMm,
   }))
     if (!v.is(lengthField, value))
-      return `${name} is a number from 20 to 2000 mm: measure inside, at the rim.`
+      return `${name} is a number from ${within(form.units.length, bounds.lengthMm)}: measure inside, at the rim.`
   if (!spoolFits(USUAL_SPOOL, size))
-    return `The usual spool, ${USUAL_SPOOL.rimDiameterMm} mm across and ${USUAL_SPOOL.widthMm} mm wide, does not go in: check the inside measures.`
+    return `The usual spool, ${form.units.length.text(USUAL_SPOOL.rimDiameterMm)} across and ${form.units.length.text(USUAL_SPOOL.widthMm)} wide, does not go in: check the inside measures.`
   return null
 }
 
@@ -124,8 +128,8 @@ export function insideErrors(form: FirstUseForm): { spools?: string; beads?: str
     errors.spools = 'Pick what is inside: at least one spool, since a box’s target is that of its filament.'
   else if (roomFor < spools.length)
     errors.spools = `${spools.length} spools do not go into this box; about ${Math.max(1, roomFor)} do. Take some out, or pick another outline.`
-  if (form.beads.trim() !== '' && !v.is(beadsField, parseDecimal(form.beads)))
-    errors.beads = 'Beads weigh from 1 to 5000 g: type the grams on the packet, or leave it empty.'
+  if (form.beads.trim() !== '' && !v.is(beadsField, form.units.weight.parse(form.beads)))
+    errors.beads = `Beads weigh from ${within(form.units.weight, bounds.beadsG)}: type what the packet says, or leave it empty.`
   return Object.keys(errors).length > 0 ? errors : null
 }
 
@@ -200,7 +204,7 @@ export function firstUseDrafts(
       name: `Beads in ${context.name}`,
       desiccant: 'silica-unknown',
       dryMassG: beadsTold
-        ? parseDecimal(form.beads)
+        ? form.units.weight.parse(form.beads)
         : Math.max(LEAST_ASSUMED_G, Math.round((insideL * ASSUMED_G_PER_L) / 10) * 10),
       massKnown: beadsTold ? 'told' : 'assumed',
       holder: 'packet',

@@ -1,7 +1,7 @@
 import { useState, type FormEvent } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { HUE_ORDER } from '#draw/palette.ts'
-import { useJournalTools, usePreferences } from '../journal/journal-context.tsx'
+import { useJournalTools, useMeasures, usePreferences } from '../journal/journal-context.tsx'
 import { useJournal, useWriteAct } from '../journal/queries.ts'
 import { nextPlace } from '../shelf/layout.ts'
 import { DisplayStep } from './display-step.tsx'
@@ -25,7 +25,7 @@ export default function FirstUsePlace() {
   const navigate = useNavigate()
   const write = useWriteAct()
   const [step, setStep] = useState(0)
-  const [form, setForm] = useState<FirstUseForm>(EMPTY_FORM)
+  const [form, setForm] = useState<FirstUseForm>({ ...EMPTY_FORM, units: useMeasures() })
   const [tried, setTried] = useState(false)
   const set = (part: Partial<FirstUseForm>) => setForm({ ...form, ...part })
   const display = displayErrors(form, scale)

@@ -59,7 +59,7 @@ export function InsideStep({
           }
         />
         <TextInput
-          label="Beads in it, g"
+          label={`Beads in it, ${form.units.weight.unit}`}
           inputMode="decimal"
           placeholder="don’t know"
           value={form.beads}

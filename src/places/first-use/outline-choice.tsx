@@ -3,8 +3,7 @@ import { USUAL_SPOOL } from '#core/filament/winding.ts'
 import { BoxDrawing } from '#draw/box-drawing.tsx'
 import { Approx } from '#draw/figure.tsx'
 import { HatchDefs } from '#draw/hatch.tsx'
-import { inWhole, THIN } from '#draw/format.ts'
-import { usePreferences } from '../journal/journal-context.tsx'
+import { useMeasures, usePreferences } from '../journal/journal-context.tsx'
 
 const OFFERED: readonly ContainerKind[] = ['jar', 'clip-square', 'clip-long', 'tote', 'pail', 'bag']
 const SCALE = 0.262
@@ -27,6 +26,7 @@ export function OutlineChoice({
   readonly choose: (kind: ContainerKind) => void
 }) {
   const { dark } = usePreferences()
+  const { length, volume } = useMeasures()
   return (
     <div className="outlines" role="radiogroup" aria-label="Which outline is it?">
       {OFFERED.map(kind => {
@@ -62,9 +62,7 @@ export function OutlineChoice({
             <span className="outline-name">{name}</span>
             <span className="aside small">
               <Approx />
-              {inWhole(litres)}
-              {THIN}L · {inWhole(size.widthMm)} × {inWhole(size.heightMm)}
-              {THIN}mm
+              {volume.text(litres)} · {length.bare(size.widthMm)} × {length.text(size.heightMm)}
             </span>
           </label>
         )

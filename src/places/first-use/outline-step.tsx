@@ -11,7 +11,7 @@ export function OutlineStep({ form, set, error }: StepProps & { readonly error: 
     measured && (
       <TextInput
         key={name}
-        label={`Inside ${label}, mm`}
+        label={`Inside ${label}, ${form.units.length.unit}`}
         inputMode="decimal"
         value={measured[name]}
         onChange={event => set({ measured: { ...measured, [name]: event.currentTarget.value } })}
@@ -35,9 +35,9 @@ export function OutlineStep({ form, set, error }: StepProps & { readonly error: 
           onClick={() =>
             set({
               measured: {
-                width: String(size.widthMm),
-                depth: String(size.depthMm),
-                height: String(size.heightMm),
+                width: form.units.length.field(size.widthMm),
+                depth: form.units.length.field(size.depthMm),
+                height: form.units.length.field(size.heightMm),
               },
             })
           }

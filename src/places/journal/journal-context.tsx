@@ -1,4 +1,5 @@
-import { createContext, use } from 'react'
+import { createContext, use, useMemo } from 'react'
+import { measures, type Measures } from '#draw/measures.ts'
 import type { Maker } from '#records/act.ts'
 import type { JournalStore } from '#store/journal-store.ts'
 import type { Preferences } from '#store/preferences.ts'
@@ -31,4 +32,10 @@ export function usePreferences(): PreferenceTools {
   const tools = use(PreferenceContext)
   if (!tools) throw new Error('Preferences are given by the app.')
   return tools
+}
+
+/** The person's own units, for output and input alike. */
+export function useMeasures(): Measures {
+  const { preferences } = usePreferences()
+  return useMemo(() => measures(preferences), [preferences])
 }

@@ -10,17 +10,17 @@ import { StateMark } from '#draw/state-mark.tsx'
 import { FormFoot } from '../journal/form-foot.tsx'
 import { useJournalTools, usePreferences } from '../journal/journal-context.tsx'
 import { useJournal, useUndo, useWriteAct } from '../journal/queries.ts'
+import { WhenField } from '../journal/when-field.tsx'
 import { checkReading, type FormResult, type ReadingForm } from './reading-form.ts'
 
-/** A datetime-local field speaks the clock on the wall of this device. */
-const asField = (ms: number): string => {
-  const date = new Date(ms)
-  const two = (n: number) => String(n).padStart(2, '0')
-  return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}T${two(date.getHours())}:${two(date.getMinutes())}`
-}
-
 /** One reading, of a box or of the room. Stays open until it is kept; then says what it means, with its undo. */
-export function LogReading({ close, place }: { readonly close: () => void; readonly place?: string }) {
+export default function LogReading({
+  close,
+  place,
+}: {
+  readonly close: () => void
+  readonly place?: string
+}) {
   const journal = useJournal()
   const { maker } = useJournalTools()
   const { temperatureScale: scale } = usePreferences().preferences
@@ -112,12 +112,11 @@ export function LogReading({ close, place }: { readonly close: () => void; reado
             error={errors.temperature}
             onChange={event => set({ temperature: event.currentTarget.value })}
           />
-          <TextInput
-            type="datetime-local"
-            label="When"
-            defaultValue={asField(openedMs)}
+          <WhenField
+            atMs={form.when}
+            latestMs={openedMs}
             error={errors.when}
-            onChange={event => set({ when: new Date(event.currentTarget.value).getTime() })}
+            onChange={when => set({ when })}
           />
           {form.place.startsWith('box:') && (
             <Checkbox

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { parseDecimal } from './decimal.ts'
+import { parseDecimal } from '#draw/decimal.ts'
 import { checkReading, type FormContext, type ReadingForm } from './reading-form.ts'
 
 const now = Date.parse('2026-03-29T10:00:00Z')

@@ -3,7 +3,7 @@ import { inScale, scaleSlip, type TemperatureScale } from '#core/reading/scale-s
 import { celsiusFromFahrenheit } from '#units/temperature.ts'
 import type { Draft } from '#records/act.ts'
 import { bounds, rhField, temperatureField } from '#records/fields.ts'
-import { parseDecimal } from './decimal.ts'
+import { parseDecimal } from '#draw/decimal.ts'
 
 export interface ReadingForm {
   /** `box:ID` or `room:ID`. */

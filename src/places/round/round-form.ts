@@ -6,7 +6,7 @@ import type { Draft } from '#records/act.ts'
 import { bounds, rhField, temperatureField } from '#records/fields.ts'
 import type { BeadColour, Indicator } from '#records/kinds/charge.ts'
 import type { BoxRecord, ReadingRecord, State } from '#records/state.ts'
-import { parseDecimal } from '../log-reading/decimal.ts'
+import { parseDecimal } from '#draw/decimal.ts'
 import type { RoundStep } from './round-steps.ts'
 
 /** What is filled in at one stop. */

@@ -7,13 +7,13 @@ import { CONTAINERS } from '#core/container/container.ts'
 import { boxView } from '#records/box-view.ts'
 import { againText } from '#draw/dates.ts'
 import { Approx } from '#draw/figure.tsx'
-import { inTenths, inWhole, THIN } from '#draw/format.ts'
+import { inWhole, THIN } from '#draw/format.ts'
 import { markColour, StateMark } from '#draw/state-mark.tsx'
 import { AnswerLine } from '../box/answer-line.tsx'
 import { judge } from '../journal/judgement.ts'
-import { useJournalTools } from '../journal/journal-context.tsx'
+import { useJournalTools, useMeasures } from '../journal/journal-context.tsx'
 import { knownBox, useJournal, useReport } from '../journal/queries.ts'
-import { parseDecimal } from '../log-reading/decimal.ts'
+import { parseDecimal } from '#draw/decimal.ts'
 import type { RoundForm } from './round-form.ts'
 import type { RoundStep } from './round-steps.ts'
 import { stateWith } from './would-be.ts'
@@ -75,6 +75,7 @@ function BoxVerdict({
 }: Props & { readonly rh: number; readonly boxId: string }) {
   const journal = useJournal()
   const { maker } = useJournalTools()
+  const { water } = useMeasures()
   const typed = parseDecimal(form.temperature)
   const temperatureC = Number.isFinite(typed) ? (scale === 'C' ? typed : celsiusFromFahrenheit(typed)) : 20
   const wouldBe = useMemo(() => {
@@ -129,8 +130,8 @@ function BoxVerdict({
         )}
         {charge && charge.notchG !== null && charge.notchG > 0 && (
           <>
-            The beads hold {inTenths(charge.waterG)} of the {inTenths(charge.notchG)}
-            {THIN}g that keep {inWhole(view.target?.rhPercent ?? 0)}
+            The beads hold {water.bare(charge.waterG)} of the {water.text(charge.notchG)} that keep{' '}
+            {inWhole(view.target?.rhPercent ?? 0)}
             {THIN}%.
           </>
         )}

@@ -3,6 +3,7 @@ import type { BoxJudgement } from '#core/verdict/box.ts'
 import type { BoxView } from '#records/box-view.ts'
 import { BoxDrawing } from '#draw/box-drawing.tsx'
 import { HatchDefs } from '#draw/hatch.tsx'
+import { DropBox, holdCharge, holdSpool } from './shelf-moves.tsx'
 import { InkLink } from '../journal/ink-link.tsx'
 import { usePreferences } from '../journal/journal-context.tsx'
 import { BoxSlip } from './box-slip.tsx'
@@ -53,9 +54,9 @@ export function ShelfDrawing({
           <path d={`M0 ${board.y}H${board.lengthPx}`} className="board-line" />
           {board.boxes.map(placed => {
             const item = byId.get(placed.id)!
-            const { box, spools } = item.view
+            const { box, spools, charges } = item.view
             return (
-              <g key={placed.id} className="shelf-item" data-box={placed.id} data-width-mm={box.widthMm}>
+              <DropBox key={placed.id} boxId={placed.id} widthMm={box.widthMm}>
                 <InkLink to={`/box/${placed.id}`} label={`${box.name}, drawn to scale`}>
                   <BoxDrawing
                     box={{ ...box, sizePencil: box.sizeKnown === 'assumed' }}
@@ -64,10 +65,12 @@ export function ShelfDrawing({
                     scale={layout.scale}
                     x={placed.x}
                     y={board.y}
+                    holdSpool={holdSpool}
+                    holdVessel={holdCharge(charges[0]?.chargeId)}
                   />
                 </InkLink>
                 <BoxSlip {...item} nowMs={nowMs} zone={zone} x={placed.slipX} y={board.y + SLIP.below} />
-              </g>
+              </DropBox>
             )
           })}
         </g>

@@ -3,16 +3,20 @@ import { useQueries } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
 import { Link, Navigate, useNavigate } from 'react-router'
 import { profileOf } from '#records/room-air.ts'
+import { later } from '../journal/later.tsx'
 import { judge } from '../journal/judgement.ts'
 import { useJournalTools } from '../journal/journal-context.tsx'
 import { knownBox, reportQuery, useJournal, type KnownBox } from '../journal/queries.ts'
-import { LogReading } from '../log-reading/log-reading.tsx'
 import { DrawnLegend } from './drawn-legend.tsx'
 import { layOutShelf } from './layout.ts'
+import { ShelfMoves } from './shelf-moves.tsx'
 import { ShelfDrawing, type ShelfItem } from './shelf-drawing.tsx'
 import { Said } from './said.tsx'
 import { shelfSentence, type Piece } from './shelf-sentence.ts'
 import { RoomAir, YearLine } from './year-line.tsx'
+
+const LogReading = later(() => import('../log-reading/log-reading.tsx'))
+const MoveDialog = later(() => import('../move/move-dialog.tsx'))
 
 /** Which box needs me, and when? */
 export default function ShelfPlace() {
@@ -20,11 +24,14 @@ export default function ShelfPlace() {
   const tools = useJournalTools()
   const { ref, width } = useElementSize()
   const [logging, setLogging] = useState(false)
+  /** What is to be moved; empty where that is still to be chosen. */
+  const [asking, setAsking] = useState<string | null>(null)
   const navigate = useNavigate()
   const walk = () => void navigate(`${tools.base}/round`)
   useHotkeys([
     ['l', () => setLogging(true)],
     ['r', walk],
+    ['m', () => setAsking('')],
   ])
   const known = useMemo(
     () =>
@@ -105,14 +112,18 @@ export default function ShelfPlace() {
       )}
       {journal.state.contradictions.length > 0 && (
         <p className="notice">
-          {journal.state.contradictions.length} entries can’t be true together with others; they are kept and
-          left out.
+          {journal.state.contradictions.length === 1
+            ? 'One entry can’t be true together with another; it is kept, and left out. '
+            : `${journal.state.contradictions.length} entries can’t be true together with others; they are kept, and left out. `}
+          <Link to={`${tools.base}/entries`}>Put them right</Link>
         </p>
       )}
       <div ref={ref} className="shelf-wrap">
         {width > 0 && (
           <>
-            <ShelfDrawing items={items} widthPx={width} nowMs={nowMs} zone={zone} />
+            <ShelfMoves onAsk={setAsking}>
+              <ShelfDrawing items={items} widthPx={width} nowMs={nowMs} zone={zone} />
+            </ShelfMoves>
             {legendBeside && (
               <div className="legend-beside" style={{ top: lastBoard.y - 112 }}>
                 <DrawnLegend scale={layout!.scale} />
@@ -134,6 +145,9 @@ export default function ShelfPlace() {
         )}
       </div>
       {logging && <LogReading close={() => setLogging(false)} />}
+      {asking !== null && (
+        <MoveDialog close={() => setAsking(null)} {...(asking === '' ? {} : { thingId: asking })} />
+      )}
     </main>
   )
 }

@@ -26,6 +26,7 @@ export function WhyProvider({ zone, children }: { readonly zone: string; readonl
         transitionProps={{ duration: 0 }}
         withOverlay={false}
         trapFocus={false}
+        zIndex={400}
         lockScroll={false}
       >
         {answer && <WhyNote answer={answer} zone={zone} />}

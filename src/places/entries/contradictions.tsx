@@ -1,0 +1,102 @@
+import { makeAct } from '#records/act.ts'
+import type { Entry } from '#records/entry.ts'
+import { rootOf, type Placed } from '#records/in-force.ts'
+import type { Contradicted, Repair } from '#records/state.ts'
+import { dayText, clockText } from '#draw/dates.ts'
+import { useJournalTools, useMeasures } from '../journal/journal-context.tsx'
+import { useJournal, useKeep, useUndo } from '../journal/queries.ts'
+import { entryWords, kindWords } from './entry-words.ts'
+
+/** Two things that can't both be true, side by side, each with what would put it right. */
+export function Contradictions({ onEdit }: { readonly onEdit: (entry: Entry) => void }) {
+  const { state, placed } = useJournal()
+  if (state.contradictions.length === 0) return null
+  const byId = new Map(placed.map(item => [item.entry.id, item]))
+  return (
+    <section className="contradictions" aria-labelledby="cant-both">
+      <h2 id="cant-both" className="section">
+        Two things that can’t both be true
+      </h2>
+      <ul>
+        {state.contradictions.slice(0, MOST_SHOWN).map(item => (
+          <Pair key={item.entryId} item={item} byId={byId} onEdit={onEdit} />
+        ))}
+      </ul>
+      {state.contradictions.length > MOST_SHOWN && (
+        <p className="aside">
+          And {state.contradictions.length - MOST_SHOWN} more; often one repair settles many.
+        </p>
+      )}
+    </section>
+  )
+}
+
+const MOST_SHOWN = 12
+
+function Pair({
+  item,
+  byId,
+  onEdit,
+}: {
+  readonly item: Contradicted
+  readonly byId: ReadonlyMap<string, Placed>
+  readonly onEdit: (entry: Entry) => void
+}) {
+  const { maker } = useJournalTools()
+  const keep = useKeep()
+  const { takeBack } = useUndo()
+  const first = byId.get(item.entryId)
+  if (!first) return null
+  const other = item.otherId === null ? undefined : byId.get(item.otherId)
+  const repair = async (step: Repair) => {
+    const target = step.do === 'enter' ? undefined : byId.get(step.entryId)?.entry
+    if (step.do === 'enter') await keep(makeAct(maker, step.says, [step.draft]))
+    else if (!target) return
+    else if (step.do === 'edit') onEdit(target)
+    else if (step.do === 'withdraw') await takeBack({ id: rootOf(target), what: step.says })
+    else
+      await keep(
+        makeAct(maker, step.says, [
+          // the payload is as it was; only the time moves
+          { kind: target.kind, payload: target.payload, atMs: step.atMs, corrects: rootOf(target) } as never,
+        ]),
+      )
+  }
+  return (
+    <li className="contradiction">
+      <div className="two">
+        <One placed={first} />
+        <span className="against" aria-hidden="true">
+          <svg width="30" height="16">
+            <path d="M3 8H27M10 2 20 14M20 2 10 14" className="against-mark" />
+          </svg>
+        </span>
+        {other ? <One placed={other} /> : <p className="aside one">it is not in this journal</p>}
+      </div>
+      <p className="behind">{item.reason} The first is left out until one of these is chosen:</p>
+      <p className="repairs">
+        {item.repairs.map(step => (
+          <button key={step.says} type="button" className="worded" onClick={() => void repair(step)}>
+            {step.says}
+          </button>
+        ))}
+      </p>
+    </li>
+  )
+}
+
+function One({ placed: { entry, atMs } }: { readonly placed: Placed }) {
+  const { state, nowMs } = useJournal()
+  const { maker } = useJournalTools()
+  const measures = useMeasures()
+  const words = entryWords(entry, state, measures)
+  return (
+    <div className="one">
+      <p className="one-about">{words.about}</p>
+      <p>{words.says}</p>
+      <p className="aside">
+        {kindWords(entry.kind)}, {dayText(atMs, nowMs, maker.zone)}, {clockText(atMs, maker.zone)}
+      </p>
+    </div>
+  )
+}

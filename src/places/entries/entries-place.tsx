@@ -1,0 +1,178 @@
+import './entries.css'
+import { NativeSelect } from '@mantine/core'
+import { useDeferredValue, useMemo, useState } from 'react'
+import { useSearchParams } from 'react-router'
+import { ENTRY_KINDS, type Entry } from '#records/entry.ts'
+import { takenBack, timesPutRight } from '#records/history.ts'
+import { rootOf, type Placed } from '#records/in-force.ts'
+import { clockText, dayText, isoDay } from '#draw/dates.ts'
+import { useJournalTools, useMeasures } from '../journal/journal-context.tsx'
+import { useJournal, useUndo } from '../journal/queries.ts'
+import { inShelfOrder } from '../round/round-steps.ts'
+import { Contradictions } from './contradictions.tsx'
+import { EditEntry } from './edit-entry.tsx'
+import { entryWords, kindWords } from './entry-words.ts'
+
+const PAGE = 60
+
+/** Everything entered, newest first: each can be put right, taken back, and brought again. */
+export default function EntriesPlace() {
+  const journal = useJournal()
+  const { maker } = useJournalTools()
+  const [search, setSearch] = useSearchParams()
+  const [editing, setEditing] = useState<Entry | null>(null)
+  const [count, setCount] = useState(PAGE)
+  const boxId = search.get('box') ?? ''
+  const kind = search.get('kind') ?? ''
+  const { state, placed, kept, nowMs } = journal
+  const boxes = inShelfOrder(state)
+  const shown = useDeferredValue(
+    useMemo(
+      () =>
+        placed.filter(item => isAbout(item, boxId) && (kind === '' || item.entry.kind === kind)).reverse(),
+      [placed, boxId, kind],
+    ),
+  )
+  const right = useMemo(() => timesPutRight(kept), [kept])
+  const change = (key: string, value: string) => {
+    const next = new URLSearchParams(search)
+    if (value === '') next.delete(key)
+    else next.set(key, value)
+    setSearch(next, { replace: true })
+    setCount(PAGE)
+  }
+  const days = byDay(shown.slice(0, count), maker.zone)
+  const kinds = [...new Set(placed.map(item => item.entry.kind))].sort()
+  return (
+    <main className="page entries" data-place="entries">
+      <h1 className="answer">
+        {shown.length === 0
+          ? 'Nothing is entered here.'
+          : `${shown.length.toLocaleString('en-GB')} entr${shown.length === 1 ? 'y' : 'ies'}, each can be put right`}
+      </h1>
+      <p className="behind">
+        Nothing is ever overwritten: a correction stands in for what it corrects, and both stay readable.
+      </p>
+      <Contradictions onEdit={setEditing} />
+      <div className="entry-filters">
+        <NativeSelect
+          label="Box"
+          data={[{ value: '', label: 'all' }, ...boxes.map(box => ({ value: box.boxId, label: box.name }))]}
+          value={boxId}
+          onChange={event => change('box', event.currentTarget.value)}
+        />
+        <NativeSelect
+          label="What"
+          data={[
+            { value: '', label: 'everything' },
+            ...kinds.map(item => ({ value: item, label: kindWords(item) })),
+          ]}
+          value={kind in ENTRY_KINDS ? kind : ''}
+          onChange={event => change('kind', event.currentTarget.value)}
+        />
+      </div>
+      {days.map(([day, items]) => (
+        <section key={day} className="entry-day">
+          <h2 className="section">{dayText(items[0]!.atMs, nowMs, maker.zone)}</h2>
+          <ul>
+            {items.map(item => (
+              <EntryRow
+                key={item.entry.id}
+                item={item}
+                times={right.get(rootOf(item.entry)) ?? 0}
+                onEdit={setEditing}
+              />
+            ))}
+          </ul>
+        </section>
+      ))}
+      {shown.length > count && (
+        <button type="button" className="worded" onClick={() => setCount(count + PAGE)}>
+          Show earlier
+        </button>
+      )}
+      <TakenBackList />
+      {editing && <EditEntry entry={editing} close={() => setEditing(null)} />}
+    </main>
+  )
+}
+
+function EntryRow({
+  item: { entry, atMs },
+  times,
+  onEdit,
+}: {
+  readonly item: Placed
+  readonly times: number
+  readonly onEdit: (entry: Entry) => void
+}) {
+  const { state } = useJournal()
+  const { maker } = useJournalTools()
+  const measures = useMeasures()
+  const { takeBack } = useUndo()
+  const words = entryWords(entry, state, measures)
+  return (
+    <li className="entry-row" data-entry={entry.id}>
+      <span className="entry-time">{clockText(atMs, maker.zone)}</span>
+      <span className="entry-about">{words.about}</span>
+      <span className="entry-says">
+        {words.says}
+        {times > 0 && <span className="aside"> put right{times > 1 ? ` ${times} times` : ''}</span>}
+      </span>
+      <span className="entry-acts">
+        <button type="button" className="worded" onClick={() => onEdit(entry)}>
+          Put right
+        </button>
+        <button
+          type="button"
+          className="worded"
+          onClick={() => void takeBack({ id: rootOf(entry), what: `${words.about}: ${words.says}` })}
+        >
+          Take back
+        </button>
+      </span>
+    </li>
+  )
+}
+
+/** What was taken back lately, and the way to bring it again. */
+function TakenBackList() {
+  const { kept } = useJournal()
+  const { takeBack } = useUndo()
+  const list = useMemo(() => takenBack(kept), [kept])
+  if (list.length === 0) return null
+  return (
+    <details className="taken-back">
+      <summary>Taken back: {list.length}</summary>
+      <ul>
+        {list.slice(0, PAGE).map(({ what, withdrawal }) => (
+          <li key={withdrawal.id} className="entry-row">
+            <span className="entry-says withdrawn">{what}</span>
+            <span className="entry-acts">
+              <button
+                type="button"
+                className="worded"
+                onClick={() => void takeBack({ id: withdrawal.id, what: withdrawal.what })}
+              >
+                Bring it again
+              </button>
+            </span>
+          </li>
+        ))}
+      </ul>
+    </details>
+  )
+}
+
+const isAbout = ({ entry }: Placed, boxId: string): boolean => boxId === '' || entry.subjects.includes(boxId)
+
+function byDay(items: readonly Placed[], zone: string): [string, Placed[]][] {
+  const days = new Map<string, Placed[]>()
+  for (const item of items) {
+    const day = isoDay(item.atMs, zone)
+    const list = days.get(day)
+    if (list) list.push(item)
+    else days.set(day, [item])
+  }
+  return [...days]
+}

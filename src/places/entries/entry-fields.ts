@@ -1,0 +1,151 @@
+import { DESICCANTS } from '#core/desiccant/catalogue.ts'
+import { HOLDERS } from '#core/container/holder.ts'
+import { LIDS } from '#core/container/lid.ts'
+import { MATERIAL_IDS } from '#core/filament/material.ts'
+import { CLIMATES } from '#core/room/climate.ts'
+import type { Entry } from '#records/entry.ts'
+import { BEAD_COLOURS, FRESHNESS, INDICATORS, OVENS } from '#records/kinds/charge.ts'
+import { WETNESS } from '#records/kinds/spool.ts'
+import type { State } from '#records/state.ts'
+import { inShelfOrder } from '../round/round-steps.ts'
+
+/** One thing an entry says that can be put right. */
+export interface EntryField {
+  readonly key: string
+  readonly label: string
+  readonly as:
+    | 'text'
+    | 'percent'
+    | 'number'
+    | 'temperature'
+    | 'weight'
+    | 'length'
+    | { readonly choices: readonly (readonly [string, string])[] }
+  /** The field that says how this one is known; typed by a person it is told. */
+  readonly known?: string
+}
+
+const pairs = (values: readonly string[]) => values.map(value => [value, value] as const)
+const named = (record: Readonly<Record<string, { readonly name: string }>>) =>
+  Object.entries(record).map(([key, { name }]) => [key, name] as const)
+
+const BOX: readonly EntryField[] = [
+  { key: 'name', label: 'Name', as: 'text' },
+  { key: 'widthMm', label: 'Inside width', as: 'length', known: 'sizeKnown' },
+  { key: 'depthMm', label: 'Inside depth', as: 'length', known: 'sizeKnown' },
+  { key: 'heightMm', label: 'Inside height', as: 'length', known: 'sizeKnown' },
+  { key: 'lid', label: 'Lid', as: { choices: named(LIDS) }, known: 'lidKnown' },
+  { key: 'openingsPerMonth', label: 'Opened, times a month', as: 'number', known: 'openingsKnown' },
+]
+const CHARGE: readonly EntryField[] = [
+  { key: 'name', label: 'Name', as: 'text' },
+  { key: 'dryMassG', label: 'Beads, dry', as: 'weight', known: 'massKnown' },
+  { key: 'desiccant', label: 'Kind', as: { choices: named(DESICCANTS) } },
+  { key: 'holder', label: 'Holder', as: { choices: named(HOLDERS) } },
+  { key: 'freshness', label: 'How fresh', as: { choices: pairs(FRESHNESS) }, known: 'freshnessKnown' },
+  { key: 'indicator', label: 'Their colour', as: { choices: pairs(INDICATORS) } },
+]
+const SPOOL: readonly EntryField[] = [
+  { key: 'name', label: 'Name', as: 'text' },
+  { key: 'material', label: 'Material', as: { choices: pairs(MATERIAL_IDS) } },
+  { key: 'filamentG', label: 'Filament', as: 'weight', known: 'filamentKnown' },
+  { key: 'emptyG', label: 'Empty spool', as: 'weight' },
+  { key: 'cardboardG', label: 'Cardboard in it', as: 'weight' },
+  { key: 'wetness', label: 'How damp', as: { choices: pairs(WETNESS) }, known: 'wetnessKnown' },
+]
+const INSTRUMENT: readonly EntryField[] = [
+  { key: 'name', label: 'Name', as: 'text' },
+  { key: 'accuracyPercentRh', label: 'Error, ±', as: 'percent' },
+  { key: 'floorPercentRh', label: 'Least it can show', as: 'percent' },
+]
+const ROOM: readonly EntryField[] = [{ key: 'name', label: 'Name', as: 'text' }]
+
+/** What of an entry can be put right, in the order it is asked; a change offers only what it changed. */
+export function fieldsOf(entry: Entry, state: State): EntryField[] {
+  const boxes = inShelfOrder(state).map(box => [box.boxId, box.name] as const)
+  const charges = [...state.charges.values()].map(charge => [charge.chargeId, charge.name] as const)
+  const all = fieldsOfKind(entry.kind, boxes, charges)
+  const isChange = entry.kind.endsWith('.changed')
+  return isChange ? all.filter(field => field.key in entry.payload) : all
+}
+
+type Choices = readonly (readonly [string, string])[]
+const PUT_AWAY: Choices = [['', 'put away']]
+
+function fieldsOfKind(kind: Entry['kind'], boxes: Choices, charges: Choices): EntryField[] {
+  switch (kind) {
+    case 'reading.taken':
+      return [
+        { key: 'relativeHumidityPercent', label: 'Relative humidity', as: 'percent' },
+        { key: 'temperatureC', label: 'Temperature', as: 'temperature', known: 'temperatureKnown' },
+      ]
+    case 'box.opened':
+      return [{ key: 'openSeconds', label: 'Lid off for, seconds', as: 'number' }]
+    case 'box.made':
+    case 'box.changed':
+      return [...BOX]
+    case 'box.moved':
+      return [
+        { key: 'board', label: 'Board, from the top', as: 'number' },
+        { key: 'leftMm', label: 'From its left end', as: 'length' },
+      ]
+    case 'charge.made':
+    case 'charge.changed':
+      return [...CHARGE]
+    case 'charge.moved':
+      return [{ key: 'boxId', label: 'Where to', as: { choices: [...boxes, ...PUT_AWAY] } }]
+    case 'charge.replaced':
+      return [
+        { key: 'outChargeId', label: 'Came out', as: { choices: charges } },
+        { key: 'inChargeId', label: 'Went in', as: { choices: charges } },
+      ]
+    case 'charge.weighed':
+      return [
+        { key: 'grossG', label: 'On the scale', as: 'weight' },
+        { key: 'tareG', label: 'Empty holder', as: 'weight' },
+      ]
+    case 'charge.heated':
+      return [
+        { key: 'temperatureC', label: 'At', as: 'temperature' },
+        { key: 'hours', label: 'For, hours', as: 'number' },
+        { key: 'oven', label: 'In', as: { choices: pairs(OVENS) } },
+      ]
+    case 'charge.looked':
+      return [
+        {
+          key: 'colour',
+          label: 'They looked',
+          as: { choices: pairs([...BEAD_COLOURS.orange, ...BEAD_COLOURS.blue]) },
+        },
+      ]
+    case 'charge.retired':
+      return []
+    case 'spool.made':
+    case 'spool.changed':
+      return [...SPOOL]
+    case 'spool.moved':
+      return [
+        {
+          key: 'where',
+          label: 'Where to',
+          as: {
+            choices: [
+              ...boxes.map(([id, name]) => [`box:${id}`, name] as const),
+              ...pairs(['printer', 'open', 'bag', 'used up']),
+            ],
+          },
+        },
+      ]
+    case 'room.made':
+    case 'room.changed':
+      return [
+        ...ROOM,
+        { key: 'climate', label: 'Its air', as: { choices: named(CLIMATES) }, known: 'climateKnown' },
+      ]
+    case 'instrument.made':
+    case 'instrument.changed':
+      return [...INSTRUMENT]
+    case 'instrument.moved':
+      return [{ key: 'boxId', label: 'Stays in', as: { choices: [...boxes, ['', 'carried round']] } }]
+  }
+}

@@ -1,0 +1,173 @@
+import { LIDS } from '#core/container/lid.ts'
+import type { Entry } from '#records/entry.ts'
+import type { State } from '#records/state.ts'
+import type { Measures } from '#draw/measures.ts'
+import { inWhole, THIN } from '#draw/format.ts'
+import { CLIMATES } from '#core/room/climate.ts'
+
+/** An entry in words: what it is about, and what it says. */
+export interface EntryWords {
+  readonly about: string
+  readonly says: string
+}
+
+const KIND_WORDS: Readonly<Record<Entry['kind'], string>> = {
+  'room.made': 'room entered',
+  'room.changed': 'room changed',
+  'box.made': 'set up',
+  'box.changed': 'changed',
+  'box.moved': 'moved on the shelf',
+  'box.opened': 'lid opened',
+  'charge.made': 'beads entered',
+  'charge.changed': 'beads changed',
+  'charge.moved': 'beads moved',
+  'charge.weighed': 'beads weighed',
+  'charge.heated': 'beads heated',
+  'charge.looked': 'bead colour',
+  'charge.replaced': 'beads swapped',
+  'charge.retired': 'beads retired',
+  'spool.made': 'spool entered',
+  'spool.changed': 'spool changed',
+  'spool.moved': 'spool moved',
+  'instrument.made': 'hygrometer entered',
+  'instrument.changed': 'hygrometer changed',
+  'instrument.moved': 'hygrometer moved',
+  'reading.taken': 'reading',
+}
+export const kindWords = (kind: Entry['kind']): string => KIND_WORDS[kind]
+
+export function entryWords(entry: Entry, state: State, measures: Measures): EntryWords {
+  const { temperature, weight, length } = measures
+  const boxName = (id: string | null) =>
+    id === null ? 'put away' : (state.boxes.get(id)?.name ?? 'a box that is gone')
+  const chargeName = (id: string) => state.charges.get(id)?.name ?? 'beads'
+  const spoolName = (id: string) => state.spools.get(id)?.name ?? 'a spool'
+  switch (entry.kind) {
+    case 'reading.taken': {
+      const { place, relativeHumidityPercent, temperatureC } = entry.payload
+      const about =
+        place.in === 'box' ? boxName(place.boxId) : (state.rooms.get(place.roomId)?.name ?? 'a room')
+      return { about, says: `${inWhole(relativeHumidityPercent)}${THIN}%, ${temperature.text(temperatureC)}` }
+    }
+    case 'box.opened':
+      return {
+        about: boxName(entry.payload.boxId),
+        says: `lid off for ${inWhole(entry.payload.openSeconds)} s`,
+      }
+    case 'box.made':
+      return {
+        about: entry.payload.name,
+        says: `set up, ${length.bare(entry.payload.widthMm)} × ${length.bare(entry.payload.depthMm)} × ${length.text(entry.payload.heightMm)}, ${LIDS[entry.payload.lid].name}`,
+      }
+    case 'box.changed':
+      return { about: boxName(entry.payload.boxId), says: changesIn(entry.payload) }
+    case 'box.moved':
+      return { about: boxName(entry.payload.boxId), says: 'moved on the shelf' }
+    case 'charge.made':
+      return {
+        about: entry.payload.name,
+        says: `${weight.text(entry.payload.dryMassG)} of beads, ${entry.payload.boxId === null ? 'put away' : `into ${boxName(entry.payload.boxId)}`}`,
+      }
+    case 'charge.changed':
+      return { about: chargeName(entry.payload.chargeId), says: changesIn(entry.payload) }
+    case 'charge.moved':
+      return {
+        about: chargeName(entry.payload.chargeId),
+        says: entry.payload.boxId === null ? 'put away' : `into ${boxName(entry.payload.boxId)}`,
+      }
+    case 'charge.replaced':
+      return {
+        about: boxName(entry.payload.boxId),
+        says: `${chargeName(entry.payload.outChargeId)} out, ${chargeName(entry.payload.inChargeId)} in`,
+      }
+    case 'charge.weighed':
+      return {
+        about: chargeName(entry.payload.chargeId),
+        says: `weighed ${weight.text(entry.payload.grossG)}, holder ${weight.text(entry.payload.tareG)}`,
+      }
+    case 'charge.heated':
+      return {
+        about: chargeName(entry.payload.chargeId),
+        says: `heated ${entry.payload.hours} h at ${temperature.text(entry.payload.temperatureC)}`,
+      }
+    case 'charge.looked':
+      return { about: chargeName(entry.payload.chargeId), says: `looked ${entry.payload.colour}` }
+    case 'charge.retired':
+      return { about: chargeName(entry.payload.chargeId), says: 'worn out, thrown away' }
+    case 'spool.made':
+      return {
+        about: entry.payload.name,
+        says: `${entry.payload.material}, ${weight.text(entry.payload.filamentG)}, ${whereWords(entry.payload.where, boxName)}`,
+      }
+    case 'spool.changed':
+      return { about: spoolName(entry.payload.spoolId), says: changesIn(entry.payload) }
+    case 'spool.moved':
+      return { about: spoolName(entry.payload.spoolId), says: whereWords(entry.payload.where, boxName) }
+    case 'room.made':
+      return { about: entry.payload.name, says: climateWords(entry.payload.climate.kind) }
+    case 'room.changed':
+      return {
+        about: state.rooms.get(entry.payload.roomId)?.name ?? 'a room',
+        says: changesIn(entry.payload),
+      }
+    case 'instrument.made':
+      return {
+        about: entry.payload.name,
+        says: `±${entry.payload.accuracyPercentRh}${THIN}%, shows ${entry.payload.floorPercentRh}${THIN}% at least`,
+      }
+    case 'instrument.changed':
+      return {
+        about: state.instruments.get(entry.payload.instrumentId)?.name ?? 'a hygrometer',
+        says: changesIn(entry.payload),
+      }
+    case 'instrument.moved':
+      return {
+        about: state.instruments.get(entry.payload.instrumentId)?.name ?? 'a hygrometer',
+        says: entry.payload.boxId === null ? 'carried round' : `stays in ${boxName(entry.payload.boxId)}`,
+      }
+  }
+}
+
+const climateWords = (kind: string): string =>
+  kind in CLIMATES ? CLIMATES[kind as keyof typeof CLIMATES].name : 'twelve months of its own'
+
+const whereWords = (
+  where: Extract<Entry, { kind: 'spool.moved' }>['payload']['where'],
+  boxName: (id: string) => string,
+): string =>
+  where.at === 'box'
+    ? `into ${boxName(where.boxId)}`
+    : { printer: 'to the printer', open: 'into the open', bag: 'into a bag', 'used up': 'used up' }[where.at]
+
+/** "name, lid told": what a change names, in the order it was written. */
+const changesIn = (payload: object): string => {
+  const named = Object.entries(payload)
+    .filter(([key, value]) => !key.endsWith('Id') && !key.endsWith('Known') && value !== undefined)
+    .map(
+      ([key, value]) =>
+        `${FIELD_WORDS[key] ?? key} ${typeof value === 'object' ? 'of its own' : String(value)}`,
+    )
+  return named.length > 0 ? named.join(', ') : 'nothing changed'
+}
+
+const FIELD_WORDS: Readonly<Record<string, string>> = {
+  name: 'named',
+  widthMm: 'width, mm',
+  depthMm: 'depth, mm',
+  heightMm: 'height, mm',
+  lid: 'lid',
+  openingsPerMonth: 'openings a month',
+  dryMassG: 'beads, g',
+  freshness: 'fresh:',
+  indicator: 'colour:',
+  filamentG: 'filament, g',
+  emptyG: 'empty spool, g',
+  cardboardG: 'cardboard, g',
+  wetness: 'damp:',
+  material: 'material',
+  floorPercentRh: 'least shown, %',
+  accuracyPercentRh: 'error, ±%',
+  climate: 'climate',
+  holder: 'holder',
+  desiccant: 'kind',
+}

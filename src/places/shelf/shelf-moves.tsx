@@ -1,0 +1,164 @@
+import {
+  DndContext,
+  DragOverlay,
+  MouseSensor,
+  TouchSensor,
+  pointerWithin,
+  useDraggable,
+  useDroppable,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core'
+import { useEffect, useRef, useState, type ReactNode } from 'react'
+import { useJournalTools } from '../journal/journal-context.tsx'
+import { useJournal, useWriteAct } from '../journal/queries.ts'
+import { moveDrafts, moveWords } from '../move/move-drafts.ts'
+import {
+  boxOf,
+  idOf,
+  movables,
+  nameOf,
+  placesToGo,
+  type Movable,
+  type PlaceKey,
+} from '../move/places-to-go.ts'
+
+/** A pull of this many px is a move; less is a touch on the box. */
+const PULL_PX = 6
+const LONG_PRESS_MS = 350
+/** A slow phone sends the click this long after the finger is gone. */
+const AFTER_RELEASE_MS = 400
+
+/**
+ * Spools and charges can be pulled from box to box, or to a place beside the shelf. A long press on the phone takes
+ * hold too; let go where it was, it asks where to.
+ */
+export function ShelfMoves({
+  onAsk,
+  children,
+}: {
+  readonly onAsk: (thingId: string) => void
+  readonly children: ReactNode
+}) {
+  const { state } = useJournal()
+  const { maker } = useJournalTools()
+  const write = useWriteAct()
+  const pulling = useRef(false)
+  const [held, setHeld] = useState<Movable | null>(null)
+  const sensors = useSensors(
+    useSensor(MouseSensor, { activationConstraint: { distance: PULL_PX } }),
+    useSensor(TouchSensor, { activationConstraint: { delay: LONG_PRESS_MS, tolerance: 8 } }),
+  )
+  const find = (id: string) => movables(state).find(thing => idOf(thing) === id) ?? null
+  useEffect(() => {
+    // letting go is no touch on the link underneath; on the window, since the drag library keeps clicks from React
+    const swallow = (event: Event) => {
+      if (pulling.current) event.preventDefault()
+    }
+    window.addEventListener('click', swallow, true)
+    return () => window.removeEventListener('click', swallow, true)
+  }, [])
+  const release = () => {
+    setHeld(null)
+    setTimeout(() => (pulling.current = false), AFTER_RELEASE_MS)
+  }
+  const onEnd = ({ active, over, activatorEvent }: DragEndEvent) => {
+    release()
+    const thing = find(String(active.id))
+    if (!thing) return
+    const to = over ? (String(over.id) as PlaceKey) : null
+    const place = placesToGo(state, thing).find(item => item.key === to)
+    if (place) {
+      const move = { thing, to: place.key, instead: null, weights: [], atMs: maker.nowMs() }
+      write.mutate({ what: moveWords(move, place.name), drafts: moveDrafts(move) })
+    } else if ('touches' in activatorEvent && (to === null || to === `box:${boxOf(thing)}`))
+      onAsk(idOf(thing))
+  }
+  return (
+    <DndContext
+      sensors={sensors}
+      collisionDetection={pointerWithin}
+      onDragStart={({ active }) => {
+        pulling.current = true
+        setHeld(find(String(active.id)))
+      }}
+      onDragEnd={onEnd}
+      onDragCancel={release}
+      accessibility={{ screenReaderInstructions: { draggable: 'Press M to move a spool or beads.' } }}
+    >
+      {children}
+      {write.error && (
+        <p className="notice" role="alert">
+          The browser refused to keep the move ({write.error.message}). Free some space and move it again.
+        </p>
+      )}
+      {held && (
+        <div className="beside-shelf">
+          {placesToGo(state, held)
+            .filter(place => !place.key.startsWith('box:'))
+            .map(place => (
+              <BesideShelf key={place.key} placeKey={place.key} name={place.name} />
+            ))}
+        </div>
+      )}
+      <DragOverlay dropAnimation={null}>
+        {held && <span className="held-word">{nameOf(held)}</span>}
+      </DragOverlay>
+    </DndContext>
+  )
+}
+
+export const holdSpool = (spool: object, drawing: ReactNode): ReactNode =>
+  'spoolId' in spool ? <Held id={String(spool.spoolId)}>{drawing}</Held> : drawing
+export const holdCharge =
+  (chargeId: string | undefined) =>
+  (drawing: ReactNode): ReactNode =>
+    chargeId === undefined ? drawing : <Held id={chargeId}>{drawing}</Held>
+
+/** What can be pulled. */
+function Held({ id, children }: { readonly id: string; readonly children: ReactNode }) {
+  const { setNodeRef, listeners, isDragging } = useDraggable({ id })
+  return (
+    <g
+      ref={node => setNodeRef(node as unknown as HTMLElement | null)}
+      {...listeners}
+      className={isDragging ? 'held-thing pulled' : 'held-thing'}
+      data-thing={id}
+    >
+      {children}
+    </g>
+  )
+}
+
+/** A box, as a place to let go over. */
+export function DropBox({
+  boxId,
+  widthMm,
+  children,
+}: {
+  readonly boxId: string
+  readonly widthMm: number
+  readonly children: ReactNode
+}) {
+  const { setNodeRef, isOver } = useDroppable({ id: `box:${boxId}` })
+  return (
+    <g
+      ref={node => setNodeRef(node as unknown as HTMLElement | null)}
+      className={isOver ? 'shelf-item drop-here' : 'shelf-item'}
+      data-box={boxId}
+      data-width-mm={widthMm}
+    >
+      {children}
+    </g>
+  )
+}
+
+function BesideShelf({ placeKey, name }: { readonly placeKey: PlaceKey; readonly name: string }) {
+  const { setNodeRef, isOver } = useDroppable({ id: placeKey })
+  return (
+    <span ref={setNodeRef} className={isOver ? 'beside-place drop-here' : 'beside-place'}>
+      {name}
+    </span>
+  )
+}
