@@ -1,3 +1,4 @@
+import { Blob, File } from 'node:buffer'
 import { TestEnvironment } from 'jest-environment-jsdom'
 
 // jsdom lacks these; without structuredClone the fake IndexedDB fails and localForage falls back in silence.
@@ -6,6 +7,8 @@ export default class extends TestEnvironment {
     await super.setup()
     Object.assign(this.global, {
       structuredClone,
+      Blob,
+      File,
       TextEncoder,
       TextDecoder,
       Request,

@@ -12,6 +12,7 @@ const ShelfPlace = lazy(() => import('../places/shelf/shelf-place.tsx'))
 const BoxPlace = lazy(() => import('../places/box/box-place.tsx'))
 const RoundPlace = lazy(() => import('../places/round/round-place.tsx'))
 const EntriesPlace = lazy(() => import('../places/entries/entries-place.tsx'))
+const FilesPlace = lazy(() => import('../places/files/files-place.tsx'))
 const PreferencesPlace = lazy(() => import('../places/preferences/preferences-place.tsx'))
 const FirstUsePlace = lazy(() => import('../places/first-use/first-use-place.tsx'))
 
@@ -20,6 +21,7 @@ const places = [
   { path: 'box/:boxId', element: <BoxPlace /> },
   { path: 'round', element: <RoundPlace /> },
   { path: 'entries', element: <EntriesPlace /> },
+  { path: 'files', element: <FilesPlace /> },
   { path: 'preferences', element: <PreferencesPlace /> },
   { path: 'start', element: <FirstUsePlace /> },
 ]

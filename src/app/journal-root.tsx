@@ -3,7 +3,7 @@ import { Suspense, useMemo, type ReactNode } from 'react'
 import { Outlet } from 'react-router'
 import { openJournal, type JournalName } from '#store/journal-store.ts'
 import { JournalContext, type JournalTools } from '../places/journal/journal-context.tsx'
-import { useOtherTabs } from '../places/journal/queries.ts'
+import { useOtherTabs, useSweep } from '../places/journal/queries.ts'
 import { WhyProvider } from '../places/why/why-provider.tsx'
 import { demoMaker, deviceMaker } from './clock.ts'
 import { seedDemo } from './demo-seed.ts'
@@ -41,6 +41,7 @@ export function JournalRoot({ name }: { readonly name: JournalName }) {
 /** The shell around the place; nothing reads the journal before it is there. */
 function Open() {
   useOtherTabs()
+  useSweep()
   return (
     <Shell>
       <Suspense fallback={<p className="page behind">Opening …</p>}>

@@ -34,6 +34,9 @@ export function Shell({ children }: { readonly children: ReactNode }) {
           <Link to={`${base}/entries`} className="quiet plain-link">
             Entered
           </Link>
+          <Link to={`${base}/files`} className="quiet plain-link">
+            Files
+          </Link>
           <Link to={`${base}/preferences`} className="quiet plain-link">
             Preferences
           </Link>

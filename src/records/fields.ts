@@ -25,4 +25,9 @@ export const idField = v.pipe(v.string(), v.regex(/^[\w:.-]{1,64}$/))
 export const nameField = v.pipe(v.string(), v.trim(), v.minLength(1), v.maxLength(60))
 export const knowledgeField = v.picklist(['assumed', 'told', 'measured'])
 /** UTC instant, to the millisecond at most. */
-export const instantField = v.pipe(v.string(), v.isoTimestamp(), v.maxLength(30))
+export const instantField = v.pipe(
+  v.string(),
+  v.maxLength(30),
+  v.isoTimestamp(),
+  v.check(text => Number.isFinite(Date.parse(text)), 'no instant'),
+)

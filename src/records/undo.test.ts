@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { makeAct, makeWithdrawal, type Act, type Draft, type Maker } from './act.ts'
+import { inBytes } from './fixtures/arbitrary-journal.ts'
 import { VERSION_1 } from './fixtures/version-1.ts'
 import { VERSION_2 } from './fixtures/version-2.ts'
 import { fold } from './fold.ts'
@@ -25,10 +26,6 @@ const shelf = () =>
 const reading = (rh: number) =>
   makeAct(maker, `read ${rh}`, [draft('reading.taken', { relativeHumidityPercent: rh })])
 const readings = (acts: readonly Act[]) => fold(acts).readings.map(item => item.relativeHumidityPercent)
-/** All a fold says, in one string. */
-export const inBytes = (acts: readonly Act[]): string =>
-  JSON.stringify(fold(acts), (_, value: unknown) => (value instanceof Map ? [...value] : value))
-
 describe('undo and redo', () => {
   test('back through what was done, forward again, until something new is done', () => {
     const acts = [shelf(), reading(20), reading(30)]

@@ -20,8 +20,11 @@ export interface JournalStore {
   readOne(id: string): Promise<Act | null>
   /** Acts as they were written, by id, those that bringings carry too. */
   readRaw(): Promise<Map<string, unknown>>
-  /** One act, one key, one write. Rejects when the browser refuses it (full, for one): nothing is written then. */
-  append(act: Act): Promise<void>
+  /**
+   * One act, one key, one write. Rejects when the browser refuses it (full, for one): nothing is written then.
+   * @param asWritten its bytes as another version wrote them, where these are not what it reads as today
+   */
+  append(act: Act, asWritten?: unknown): Promise<void>
   /** Takes records away for good; only ever what a replacement set aside long enough ago. */
   remove(ids: readonly string[]): Promise<void>
   clear(): Promise<void>
@@ -71,8 +74,8 @@ export function openJournal(name: JournalName): JournalStore {
       })
       return all
     },
-    async append(act) {
-      await forage.setItem(act.id, act)
+    async append(act, asWritten) {
+      await forage.setItem(act.id, asWritten ?? act)
       others.tell(act.id)
     },
     async remove(ids) {

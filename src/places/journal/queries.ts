@@ -10,6 +10,8 @@ import { useEffect } from 'react'
 import { seedFromText } from '#core/estimate/random.ts'
 import type { BoxFacts } from '#core/estimate/facts.ts'
 import { makeAct, makeWithdrawal, type Act, type Draft } from '#records/act.ts'
+import { sweepable } from '#records/bring-together.ts'
+import { withLock } from '#store/lock.ts'
 import { boxFacts } from '#records/box-facts.ts'
 import { boxView, type BoxView } from '#records/box-view.ts'
 import { foldPlaced } from '#records/fold.ts'
@@ -35,6 +37,9 @@ export const WEEKS_WANTED = [4, 8, 16] as const
 
 /** Acts the demonstration was made with, which nobody did here. */
 const isGiven = (act: Act): boolean => /^demo-\d+$/.test(act.id)
+/** A replacement whose set-aside state is swept has nothing to go back to. */
+const isSwept = (act: Act, here: ReadonlySet<string>): boolean =>
+  act.setsAside !== undefined && act.setsAside.length > 0 && !act.setsAside.some(id => here.has(id))
 
 export function journalViewOf(
   kept: readonly Act[],
@@ -42,7 +47,15 @@ export function journalViewOf(
   nowMs: number,
 ): JournalView {
   const placed = inForce(kept)
-  return { kept, placed, state: foldPlaced(placed), nowMs, damaged, undo: undoSteps(kept, isGiven) }
+  const here = new Set(kept.map(act => act.id))
+  return {
+    kept,
+    placed,
+    state: foldPlaced(placed),
+    nowMs,
+    damaged,
+    undo: undoSteps(kept, act => isGiven(act) || isSwept(act, here)),
+  }
 }
 
 /** The journal folded, at the time it was read. Local data: never paused, never retried. */
@@ -158,12 +171,22 @@ export const useReport = (boxId: string, facts: BoxFacts | null | undefined) =>
 export const useGrams = (boxId: string, facts: BoxFacts | null | undefined) =>
   useQuery(gramsQuery(useJournalTools(), boxId, facts))
 
+/** Takes away, once a page is open, what a replacement set aside long enough ago. */
+export function useSweep(): void {
+  const { store, maker } = useJournalTools()
+  const { kept } = useJournal()
+  useEffect(() => {
+    const old = sweepable(kept, maker.nowMs())
+    if (old.length > 0) void withLock(`journal ${store.name}`, () => store.remove(old))
+  }, [kept, store, maker])
+}
+
 /** Keeps one act and shows it. Where the browser refuses, nothing is written and the caller still has it. */
-export function useKeep(): (act: Act) => Promise<Act> {
+export function useKeep(): (act: Act, asWritten?: unknown) => Promise<Act> {
   const tools = useJournalTools()
   const client = useQueryClient()
-  return async act => {
-    await tools.store.append(act)
+  return async (act, asWritten) => {
+    await tools.store.append(act, asWritten)
     showAct(client, tools, act)
     return act
   }
@@ -194,7 +217,7 @@ export function useUndo() {
   const { mutateAsync, isPending, error } = useMutation({
     networkMode: 'always',
     retry: false,
-    mutationFn: keep,
+    mutationFn: (act: Act) => keep(act),
   })
   return {
     isPending,

@@ -9,6 +9,7 @@ import { useJournalTools } from '../journal/journal-context.tsx'
 import { knownBox, reportQuery, useJournal, type KnownBox } from '../journal/queries.ts'
 import { DrawnLegend } from './drawn-legend.tsx'
 import { layOutShelf } from './layout.ts'
+import { ShelfFoot } from './shelf-foot.tsx'
 import { ShelfMoves } from './shelf-moves.tsx'
 import { ShelfDrawing, type ShelfItem } from './shelf-drawing.tsx'
 import { Said } from './said.tsx'
@@ -144,6 +145,7 @@ export default function ShelfPlace() {
           </>
         )}
       </div>
+      <ShelfFoot />
       {logging && <LogReading close={() => setLogging(false)} />}
       {asking !== null && (
         <MoveDialog close={() => setAsking(null)} {...(asking === '' ? {} : { thingId: asking })} />

@@ -1,0 +1,103 @@
+// Files nobody meant well with: none may crash the readers, none may get an invalid entry past them.
+// Whole: 10 000, writes docs/validation/hostile.json. `--fifth`: a seeded fifth, nothing written.
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { boathouseLoft } from '../demo/loft.ts'
+import { seededRandom } from '../src/core/estimate/random.ts'
+import { readBackup } from '../src/formats/backup/read-backup.ts'
+import { writeBackup } from '../src/formats/backup/write-backup.ts'
+import { hostileFile } from '../src/formats/hostile/hostile-files.ts'
+import { makeAct, readAct, type Act } from '../src/records/act.ts'
+import { fold } from '../src/records/fold.ts'
+import { bringReadings } from '../src/places/files/bring-file.ts'
+import { readingsFile } from '../src/places/files/make-files.ts'
+import { coreHash } from './core-hash.mjs'
+import { root } from './set-up.mjs'
+
+const WHOLE = 10_000
+const NOW = Date.UTC(2025, 10, 8, 10)
+const fifth = process.argv.includes('--fifth')
+const count = fifth ? WHOLE / 5 : WHOLE
+const file = join(root, 'docs/validation/hostile.json')
+
+const loft = boathouseLoft(NOW, 'UTC')
+const state = fold(loft)
+const someActs = [...loft.slice(0, 14), ...loft.slice(-3)]
+const csv = await readingsFile({ ...state, readings: state.readings.slice(0, 12) }, NOW, 'UTC').text()
+const good = { zip: writeBackup(someActs, { journal: 'own', savedAtMs: NOW }), csv }
+const maker = { nowMs: () => NOW, zone: 'UTC', newId: () => `h${String(++ids)}` }
+let ids = 0
+
+let crashes = 0
+let refused = 0
+let passed = 0
+let invalid = 0
+const firstTrouble: string[] = []
+for (let i = 0; i < count; i++) {
+  const hostile = hostileFile(seededRandom(i * 7919 + 13), good)
+  try {
+    const acts = actsOf(hostile)
+    if (acts === null) refused++
+    else {
+      passed++
+      fold(acts)
+      if (acts.some(act => !isSound(act))) invalid++
+    }
+  } catch (error) {
+    crashes++
+    firstTrouble.push(`${i} ${hostile.kind} ${hostile.how}: ${String(error)}`)
+  }
+}
+
+/** What would be stored; null where the file is refused. */
+function actsOf(hostile: ReturnType<typeof hostileFile>): readonly Act[] | null {
+  if (hostile.kind === 'zip') {
+    const read = readBackup(hostile.bytes)
+    return read.ok ? read.acts.map(item => item.act) : null
+  }
+  const brought = bringReadings(hostile.text, state, NOW)
+  return brought.kind === 'readings' ? [makeAct(maker, 'brought', brought.drafts)] : null
+}
+
+/** Reads again from its own JSON, and holds no number and no text out of all proportion. */
+function isSound(act: Act): boolean {
+  if (!readAct(JSON.parse(JSON.stringify(act)), true).ok) return false
+  const walk = (value: unknown): boolean =>
+    typeof value === 'number'
+      ? Number.isFinite(value) && Math.abs(value) <= 1e6
+      : typeof value === 'string'
+        ? value.length <= 200
+        : typeof value !== 'object' || value === null || Object.values(value).every(walk)
+  return walk(act)
+}
+
+const result = {
+  what: 'Backups and tables broken by chance, forged with matching checksums, or made of noise.',
+  files: count,
+  crashes,
+  refused,
+  readAsSound: passed,
+  invalidEntriesStored: invalid,
+  coreHash: coreHash(),
+}
+console.log(JSON.stringify(result, null, 2))
+for (const trouble of firstTrouble.slice(0, 5)) console.error(trouble)
+if (!fifth) {
+  mkdirSync(join(root, 'docs/validation'), { recursive: true })
+  writeFileSync(file, `${JSON.stringify(result, null, 2)}\n`)
+} else {
+  const kept: unknown = JSON.parse(readFileSync(file, 'utf8'))
+  if (
+    typeof kept !== 'object' ||
+    kept === null ||
+    !('coreHash' in kept) ||
+    kept.coreHash !== result.coreHash
+  ) {
+    console.error('docs/validation is older than src/core: run npm run validate.')
+    process.exit(1)
+  }
+}
+// a check that refuses everything proves nothing
+const proves = refused > 0.5 * count && passed > 0.02 * count
+if (!proves) console.error('Too few files were refused, or too few passed, for this to mean anything.')
+process.exit(crashes === 0 && invalid === 0 && proves ? 0 : 1)

@@ -1,0 +1,47 @@
+import { sha256 } from '@noble/hashes/sha2.js'
+import { bytesToHex } from '@noble/hashes/utils.js'
+import { strToU8, zipSync, type Zippable } from 'fflate'
+import { FORMAT, JOURNAL, MANIFEST, README, VERSION, type Manifest } from './manifest.ts'
+
+/** The zip's own clock: a fixed day, so that the same journal gives the same files. */
+const FIXED_DAY = new Date(1980, 0, 1, 12)
+
+const ABOUT = `This is a backup of a Veld journal: readings, renewals and moves of dry boxes for 3D-printing filament.
+
+${JOURNAL} holds one act a line, in JSON, in the order they were written. An act is one thing a person did;
+its entries say what happened and when (at, in UTC). Units stand in the names. An act with "withdraws" takes another
+act or one entry back; an entry with "corrects" stands in for the one it names.
+${MANIFEST} holds the SHA-256 of every other file.
+
+You need no program to read it: any text editor shows it, any spreadsheet or script can take it apart.
+`
+
+/**
+ * Acts as they were written, as one file.
+ * @param raws by id, presently in force or taken back; bringings already taken apart
+ * @param savedAtMs the only thing that differs from one saving to the next
+ */
+export function writeBackup(
+  raws: readonly { readonly id: string; readonly writtenAt: string }[],
+  about: { readonly journal: Manifest['journal']; readonly savedAtMs: number },
+): Uint8Array {
+  const lines = [...raws]
+    .sort((a, b) => (a.writtenAt < b.writtenAt ? -1 : a.writtenAt > b.writtenAt ? 1 : a.id < b.id ? -1 : 1))
+    .map(raw => `${JSON.stringify(raw)}\n`)
+  const files: Record<string, Uint8Array> = { [JOURNAL]: strToU8(lines.join('')), [README]: strToU8(ABOUT) }
+  const manifest: Manifest = {
+    format: FORMAT,
+    version: VERSION,
+    savedAt: new Date(about.savedAtMs).toISOString(),
+    journal: about.journal,
+    acts: raws.length,
+    files: Object.fromEntries(
+      Object.entries(files).map(([name, bytes]) => [
+        name,
+        { sha256: bytesToHex(sha256(bytes)), bytes: bytes.length },
+      ]),
+    ),
+  }
+  const all: Zippable = { [MANIFEST]: strToU8(`${JSON.stringify(manifest, null, 2)}\n`), ...files }
+  return zipSync(all, { mtime: FIXED_DAY, level: 6 })
+}

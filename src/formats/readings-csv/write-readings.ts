@@ -1,0 +1,50 @@
+import Papa from 'papaparse'
+
+/** One reading as a row of a table; units stand in the headings. */
+export interface ReadingRow {
+  readonly atMs: number
+  readonly zone: string
+  readonly in: 'box' | 'room'
+  readonly place: string
+  readonly relativeHumidityPercent: number
+  readonly temperatureC: number
+  readonly temperatureKnown: 'assumed' | 'measured'
+  readonly hygrometer: string
+}
+
+export const COLUMNS = [
+  'at (UTC)',
+  'local time',
+  'in',
+  'place',
+  'relative humidity (%)',
+  'temperature (°C)',
+  'temperature known',
+  'hygrometer',
+] as const
+
+/** "2025-11-08 11:00" in a zone. */
+const localTime = (ms: number, zone: string): string =>
+  new Intl.DateTimeFormat('sv-SE', { timeZone: zone, dateStyle: 'short', timeStyle: 'short' }).format(ms)
+
+/**
+ * Readings as comma-separated values (RFC 4180), oldest first. A name a spreadsheet would take for a formula is
+ * written with an apostrophe before it.
+ */
+export const writeReadings = (rows: readonly ReadingRow[]): string =>
+  `${Papa.unparse(
+    {
+      fields: [...COLUMNS],
+      data: rows.map(row => [
+        new Date(row.atMs).toISOString(),
+        localTime(row.atMs, row.zone),
+        row.in,
+        row.place,
+        row.relativeHumidityPercent,
+        row.temperatureC,
+        row.temperatureKnown,
+        row.hygrometer,
+      ]),
+    },
+    { escapeFormulae: true, newline: '\r\n' },
+  )}\r\n`

@@ -1,0 +1,52 @@
+import { KEPT_ASIDE_MS } from '#records/bring-together.ts'
+import type { DamagedRecord } from '#store/journal-store.ts'
+import { dayText } from '#draw/dates.ts'
+import { useJournalTools } from '../journal/journal-context.tsx'
+import { useJournal, useUndo } from '../journal/queries.ts'
+import { HandOver } from './hand-over-button.tsx'
+import { damagedFile } from './make-files.ts'
+
+/** States set aside by a replacement, and records that do not read: both are kept, both can be had. */
+export function AsideList({ damaged }: { readonly damaged: readonly DamagedRecord[] }) {
+  const { kept, nowMs } = useJournal()
+  const { maker } = useJournalTools()
+  const { takeBack } = useUndo()
+  const withdrawn = new Set(kept.flatMap(act => (act.withdraws === undefined ? [] : [act.withdraws])))
+  const here = new Set(kept.map(act => act.id))
+  const replaced = kept.filter(
+    act => act.setsAside?.some(id => here.has(id)) === true && !withdrawn.has(act.id),
+  )
+  if (replaced.length === 0 && damaged.length === 0) return null
+  return (
+    <section className="file-part">
+      <h2 className="section">Set aside</h2>
+      {replaced.map(act => {
+        const atMs = Date.parse(act.writtenAt)
+        return (
+          <p key={act.id} className="file-row">
+            <span>
+              {act.setsAside!.length.toLocaleString('en-GB')} acts, {dayText(atMs, nowMs, maker.zone)}; kept
+              until {dayText(atMs + KEPT_ASIDE_MS, nowMs, maker.zone)}
+            </span>
+            <button type="button" className="worded" onClick={() => void takeBack(act)}>
+              Have it back
+            </button>
+          </p>
+        )
+      })}
+      {damaged.length > 0 && (
+        <p className="file-row">
+          <span>
+            {damaged.length === 1 ? 'One record that does' : `${damaged.length} records that do`} not read:{' '}
+            {damaged[0]!.problem.kind}. Left where {damaged.length === 1 ? 'it is' : 'they are'}; everything
+            else is shown.
+          </span>
+          <HandOver
+            label="Take them out as a file"
+            make={() => Promise.resolve(damagedFile(damaged, maker.nowMs(), maker.zone))}
+          />
+        </p>
+      )}
+    </section>
+  )
+}

@@ -1,0 +1,62 @@
+import './files.css'
+import { agoText } from '#draw/dates.ts'
+import { useJournalTools } from '../journal/journal-context.tsx'
+import { lastBroughtMs, useKeeping } from '../journal/keeping.ts'
+import { useJournal } from '../journal/queries.ts'
+import { AsideList } from './aside-list.tsx'
+import { BringIn } from './bring-in.tsx'
+import { CalendarFile } from './calendar-file.tsx'
+import { HandOver } from './hand-over-button.tsx'
+import { backupFile, readingsFile } from './make-files.ts'
+import { StorageLine } from './storage-line.tsx'
+
+/** What this journal keeps outside this browser, and what comes back in. */
+export default function FilesPlace() {
+  const { state, kept, damaged } = useJournal()
+  const { store, maker } = useJournalTools()
+  const [keeping, change] = useKeeping()
+  const nowMs = maker.nowMs()
+  const saved = keeping?.savedAtMs ?? null
+  const brought = lastBroughtMs(kept)
+  return (
+    <main className="page files" data-place="files">
+      <h1 className="answer">
+        {saved === null
+          ? 'No file is saved yet: all of it is in this browser alone'
+          : `Last saved ${agoText(saved, nowMs, maker.zone)}`}
+      </h1>
+      <p className="behind">
+        {brought === null
+          ? 'Phone and laptop each keep their own journal; save a file on one, bring it in on the other. '
+          : `Last brought together ${agoText(brought, nowMs, maker.zone)}. `}
+        <StorageLine />
+      </p>
+      <section className="file-part">
+        <h2 className="section">Save it</h2>
+        <p>
+          One file with everything ever entered, readable without Veld: acts one a line, a checksum, a page
+          that explains them.
+        </p>
+        <HandOver
+          label="Save a file"
+          filled
+          make={() => backupFile(store, kept, maker.nowMs(), maker.zone)}
+          onDone={() => change({ savedAtMs: maker.nowMs() })}
+        />
+      </section>
+      <BringIn />
+      <section className="file-part">
+        <h2 className="section">Take out a part</h2>
+        <p className="file-row">
+          <span>All {state.readings.length.toLocaleString('en-GB')} readings as a table (CSV)</span>
+          <HandOver
+            label="Save the table"
+            make={() => Promise.resolve(readingsFile(state, maker.nowMs(), maker.zone))}
+          />
+        </p>
+        <CalendarFile keeping={keeping} change={change} />
+      </section>
+      <AsideList damaged={damaged} />
+    </main>
+  )
+}

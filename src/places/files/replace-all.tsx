@@ -1,0 +1,72 @@
+import { TextInput } from '@mantine/core'
+import { useState } from 'react'
+import { makeReplacement } from '#records/bring-together.ts'
+import { withLock } from '#store/lock.ts'
+import type { BackupAct } from '#formats/backup/read-backup.ts'
+import { useJournalTools } from '../journal/journal-context.tsx'
+import { useJournal, useKeep } from '../journal/queries.ts'
+
+const WORD = 'replace'
+
+/** The file in place of everything here: behind a typed word, and what is here stays aside for thirty days. */
+export function ReplaceAll({
+  name,
+  acts,
+  finish,
+}: {
+  readonly name: string
+  readonly acts: readonly BackupAct[]
+  readonly finish: (said: string) => void
+}) {
+  const { kept } = useJournal()
+  const { store, maker } = useJournalTools()
+  const keep = useKeep()
+  const [word, setWord] = useState('')
+  const [error, setError] = useState<string | null>(null)
+  const replace = async () => {
+    try {
+      await withLock(`journal ${store.name}`, async () => {
+        // another tab may have written since this page last looked
+        const { acts: now } = await store.readAll()
+        const act = makeReplacement(
+          maker,
+          `Replaced by ${name}`,
+          acts.map(item => item.act),
+          now,
+        )
+        await keep(act, { ...act, brings: acts.map(item => item.raw) })
+      })
+      finish('Everything is replaced. What was here is kept aside for 30 days; undo has it back.')
+    } catch (reason) {
+      setError(reason instanceof Error ? reason.message : String(reason))
+    }
+  }
+  return (
+    <details className="more-fields">
+      <summary>Or put it in place of everything here</summary>
+      <p>
+        The {kept.length.toLocaleString('en-GB')} acts here are set aside for 30 days, then they are gone. To
+        bring two devices together you do not need this.
+      </p>
+      <TextInput
+        label={`Type ${WORD} to go on`}
+        autoComplete="off"
+        value={word}
+        onChange={event => setWord(event.currentTarget.value)}
+      />
+      {error && (
+        <p className="notice" role="alert">
+          The browser refused to keep it ({error}). Nothing is changed.
+        </p>
+      )}
+      <button
+        type="button"
+        className="worded"
+        disabled={word.trim().toLowerCase() !== WORD}
+        onClick={() => void replace()}
+      >
+        Replace everything
+      </button>
+    </details>
+  )
+}

@@ -1,0 +1,30 @@
+import { Link } from 'react-router'
+import { agoText } from '#draw/dates.ts'
+import { useJournalTools } from '../journal/journal-context.tsx'
+import { lastBroughtMs, useKeeping } from '../journal/keeping.ts'
+import { useJournal } from '../journal/queries.ts'
+
+/** How old the last saved file is, and the last bringing together: what there is outside this browser. */
+export function ShelfFoot() {
+  const { kept } = useJournal()
+  const { base, maker } = useJournalTools()
+  const [keeping] = useKeeping()
+  if (!keeping) return <p className="page-foot" />
+  const ago = (ms: number) => agoText(ms, maker.nowMs(), maker.zone)
+  const brought = lastBroughtMs(kept)
+  return (
+    <p className="page-foot aside">
+      <span>
+        {keeping.savedAtMs === null
+          ? 'No file of this journal is saved yet.'
+          : `Last saved to a file ${ago(keeping.savedAtMs)}.`}{' '}
+        {brought === null
+          ? 'Never brought together with another device.'
+          : `Last brought together ${ago(brought)}.`}
+      </span>
+      <Link to={`${base}/files`} className="worded">
+        Files
+      </Link>
+    </p>
+  )
+}
