@@ -1,10 +1,47 @@
 import { defineConfig } from 'vite'
 import react from '@vitejs/plugin-react'
+import { VitePWA } from 'vite-plugin-pwa'
+
+const PAPER = '#f5efe1'
 
 // Relative addresses: the built folder works from any place and sub-path.
 export default defineConfig({
   base: './',
-  plugins: [react()],
+  plugins: [
+    react(),
+    VitePWA({
+      // an update is offered, never forced
+      registerType: 'prompt',
+      injectRegister: null,
+      manifest: {
+        id: './',
+        name: 'Veld',
+        short_name: 'Veld',
+        description: 'Keeps the water account of sealed desiccant dry boxes.',
+        lang: 'en',
+        start_url: './',
+        scope: './',
+        display: 'standalone',
+        background_color: PAPER,
+        theme_color: PAPER,
+        icons: [
+          { src: 'icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: 'icon-512.png', sizes: '512x512', type: 'image/png' },
+          { src: 'icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+          { src: 'icon.svg', sizes: 'any', type: 'image/svg+xml' },
+        ],
+      },
+      workbox: {
+        // the shell, every chunk, and the fonts of the letters that are shown
+        globPatterns: ['**/*.{js,css,html,svg,png}', '**/*-latin-{wght,5,6}*.woff2'],
+        globIgnores: ['.vite/**'],
+        maximumFileSizeToCacheInBytes: 5 * 1024 * 1024,
+        navigateFallback: 'index.html',
+        inlineWorkboxRuntime: true,
+        cleanupOutdatedCaches: true,
+      },
+    }),
+  ],
   worker: { format: 'es' },
   build: { target: 'es2022', chunkSizeWarningLimit: 900, manifest: true },
   server: { host: '127.0.0.1' },

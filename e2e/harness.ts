@@ -20,6 +20,10 @@ export interface OpenOptions {
   readonly search?: string
   /** A visitor with nothing kept. */
   readonly fresh?: boolean
+  /** Another server than the app's own. */
+  readonly at?: string
+  /** Run in the page before anything else. */
+  readonly first?: () => void
 }
 
 /** The built app on its own server and a headless Chromium. */
@@ -63,7 +67,8 @@ export async function openStage(): Promise<Stage> {
         if (message.type() === 'error') problems.push(message.text())
       })
       Object.assign(page, { problems })
-      await page.goto(`${address}${options.search ?? ''}#${hash}`, { waitUntil: 'load' })
+      if (options.first) await page.evaluateOnNewDocument(options.first)
+      await page.goto(`${options.at ?? address}${options.search ?? ''}#${hash}`, { waitUntil: 'load' })
       return page
     },
     close: async () => {

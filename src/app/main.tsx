@@ -8,7 +8,9 @@ import './house.css'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { App } from './app.tsx'
+import { keepOffline } from './offline.tsx'
 
+keepOffline()
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <App />

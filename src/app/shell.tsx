@@ -1,6 +1,8 @@
 import type { ReactNode } from 'react'
-import { Link, useLocation, useNavigate } from 'react-router'
+import { Link, NavLink, useLocation, useNavigate } from 'react-router'
 import { useJournalTools } from '../places/journal/journal-context.tsx'
+import { UpdateOffer } from './offline.tsx'
+import { BESIDE, BottomWords } from './bottom-words.tsx'
 import { UndoButtons } from '../places/journal/undo-button.tsx'
 
 /** Wordmark, the places that work, and how things are shown. */
@@ -28,21 +30,21 @@ export function Shell({ children }: { readonly children: ReactNode }) {
           <UndoButtons />
           {base === '/demo' && (
             <button type="button" className="quiet" onClick={() => void navigate('/')}>
-              <span className="wide-only">Demonstration: </span>leave it
+              Demonstration: leave it
             </button>
           )}
-          <Link to={`${base}/entries`} className="quiet plain-link">
-            Entered
-          </Link>
-          <Link to={`${base}/files`} className="quiet plain-link">
-            Files
-          </Link>
-          <Link to={`${base}/preferences`} className="quiet plain-link">
-            Preferences
-          </Link>
+          <span className="head-words wide-only">
+            {BESIDE.map(({ path, word }) => (
+              <NavLink key={path} to={`${base}/${path}`} className="quiet plain-link">
+                {word}
+              </NavLink>
+            ))}
+          </span>
         </div>
       </header>
       {children}
+      <UpdateOffer />
+      <BottomWords />
     </div>
   )
 }

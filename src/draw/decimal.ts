@@ -4,7 +4,7 @@ export function parseDecimal(text: string): number {
     .trim()
     .replace(/[\s\u2006\u00a0]/g, '')
     .replace('−', '-')
-    .replace(/(%|°?[CF]|mm|g)$/i, '')
+    .replace(/(%|°?[CF]|mm|in|g|oz|L|qt)$/i, '')
     .replace(',', '.')
   return /^-?(\d+\.?\d*|\.\d+)$/.test(tidy) ? Number(tidy) : Number.NaN
 }

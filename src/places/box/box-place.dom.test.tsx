@@ -243,7 +243,7 @@ describe('the fact worth most', () => {
     const field = await screen.findByLabelText('Beads, g')
     fireEvent.change(field, { target: { value: '0' } })
     fireEvent.click(screen.getByText('Keep it'))
-    expect(await screen.findByText(/from 1 to 5000 g: type the grams on the packet/)).toBeTruthy()
+    expect(await screen.findByText(/from 1 to 5000 g: type what the packet says/)).toBeTruthy()
     fireEvent.change(field, { target: { value: '125' } })
     fireEvent.click(screen.getByText('Keep it'))
     await screen.findByText('Skip')

@@ -5,6 +5,7 @@ import { agoText, dayText } from '#draw/dates.ts'
 import { MOST_ZIP_BYTES } from '#formats/backup/read-backup.ts'
 import { useJournalTools } from '../journal/journal-context.tsx'
 import { useJournal, useKeep } from '../journal/queries.ts'
+import { Refused } from '../journal/refused.tsx'
 import { bringBackup, bringReadings, newInWords, type Brought } from './bring-file.ts'
 import { ReplaceAll } from './replace-all.tsx'
 
@@ -89,7 +90,7 @@ function Looked({
   const { nowMs } = useJournal()
   const { maker } = useJournalTools()
   const keep = useKeep()
-  const [error, setError] = useState<string | null>(null)
+  const [error, setError] = useState<unknown>(null)
   const [withAhead, setWithAhead] = useState<boolean | null>(null)
   const ahead = brought.kind === 'backup' ? brought.preview.ahead.length : brought.ahead
   const farthestMs =
@@ -120,7 +121,7 @@ function Looked({
       await keep(act, { ...act, brings: items.map(item => item.raw) })
       finish('It is brought together. Undo takes it apart again.')
     } catch (reason) {
-      setError(reason instanceof Error ? reason.message : String(reason))
+      setError(reason)
     }
   }
   const fresh = brought.kind === 'backup' ? brought.preview.newActs.length : brought.drafts.length
@@ -178,12 +179,7 @@ function Looked({
           ))}
         </fieldset>
       )}
-      {error && (
-        <p className="notice" role="alert">
-          The browser refused to keep it ({error}). Nothing is changed; the file is still yours. Free some
-          space and try again.
-        </p>
-      )}
+      {error !== null && <Refused error={error} remedy="bring it again" />}
       <p className="looked-acts">
         <button
           type="button"

@@ -140,9 +140,7 @@ describe('files', () => {
     await waitFor(() => expect(looked()).not.toBeNull())
     store.refuse = true
     fireEvent.click(screen.getByText('Bring it together'))
-    expect((await screen.findByRole('alert')).textContent).toMatch(
-      /Nothing is changed; the file is still yours/,
-    )
+    expect((await screen.findByRole('alert')).textContent).toMatch(/its storage is full. Nothing is lost/)
   })
   test('records that do not read are counted and can be taken out', async () => {
     await open(acts, 2)

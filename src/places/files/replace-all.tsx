@@ -4,6 +4,7 @@ import { makeReplacement } from '#records/bring-together.ts'
 import { withLock } from '#store/lock.ts'
 import type { BackupAct } from '#formats/backup/read-backup.ts'
 import { useJournalTools } from '../journal/journal-context.tsx'
+import { Refused } from '../journal/refused.tsx'
 import { useJournal, useKeep } from '../journal/queries.ts'
 
 const WORD = 'replace'
@@ -22,7 +23,7 @@ export function ReplaceAll({
   const { store, maker } = useJournalTools()
   const keep = useKeep()
   const [word, setWord] = useState('')
-  const [error, setError] = useState<string | null>(null)
+  const [error, setError] = useState<unknown>(null)
   const replace = async () => {
     try {
       await withLock(`journal ${store.name}`, async () => {
@@ -38,7 +39,7 @@ export function ReplaceAll({
       })
       finish('Everything is replaced. What was here is kept aside for 30 days; undo has it back.')
     } catch (reason) {
-      setError(reason instanceof Error ? reason.message : String(reason))
+      setError(reason)
     }
   }
   return (
@@ -54,11 +55,7 @@ export function ReplaceAll({
         value={word}
         onChange={event => setWord(event.currentTarget.value)}
       />
-      {error && (
-        <p className="notice" role="alert">
-          The browser refused to keep it ({error}). Nothing is changed.
-        </p>
-      )}
+      {error !== null && <Refused error={error} remedy="replace it again" />}
       <button
         type="button"
         className="worded"

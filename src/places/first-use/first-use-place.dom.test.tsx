@@ -81,5 +81,5 @@ test('a refused write keeps all three screens', async () => {
   press(/Next: which outline/)
   press(/Next: what is inside/)
   press(/Judge it/)
-  expect(await screen.findByText(/Everything typed stays here/)).toBeTruthy()
+  expect(await screen.findByText(/Nothing is lost: it stays here/)).toBeTruthy()
 })

@@ -2,6 +2,7 @@ import { useState, type FormEvent } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { HUE_ORDER } from '#draw/palette.ts'
 import { useJournalTools, useMeasures, usePreferences } from '../journal/journal-context.tsx'
+import { Refused } from '../journal/refused.tsx'
 import { useJournal, useWriteAct } from '../journal/queries.ts'
 import { nextPlace } from '../shelf/layout.ts'
 import { DisplayStep } from './display-step.tsx'
@@ -73,12 +74,7 @@ export default function FirstUsePlace() {
         {step === 0 && <DisplayStep form={form} set={set} errors={tried ? display : null} scale={scale} />}
         {step === 1 && <OutlineStep form={form} set={set} error={tried ? outline : null} />}
         {step === 2 && <InsideStep form={form} set={set} errors={tried ? inside : null} />}
-        {write.isError && (
-          <p className="notice">
-            The browser refused to keep it ({write.error.message}). Everything typed stays here: free some
-            space and try again.
-          </p>
-        )}
+        {write.isError && <Refused error={write.error} remedy="press again" />}
         <div className="step-foot">
           {step > 0 && (
             <button type="button" className="worded" onClick={() => setStep(step - 1)}>

@@ -1,3 +1,5 @@
+import { Refused } from './refused.tsx'
+
 /** The end of every small form: what to do when the browser refuses the write, and the one filled button. */
 export function FormFoot({
   write,
@@ -6,12 +8,7 @@ export function FormFoot({
 }) {
   return (
     <>
-      {write.error && (
-        <p className="notice" role="alert">
-          The browser refused to keep it ({write.error.message}). Nothing is lost: it stays here. Free some
-          space and press Keep again.
-        </p>
-      )}
+      {write.error && <Refused error={write.error} remedy="press Keep it again" />}
       <button type="submit" className="filled" disabled={write.isPending}>
         Keep it
       </button>

@@ -219,14 +219,18 @@ export function useUndo() {
     retry: false,
     mutationFn: (act: Act) => keep(act),
   })
+  const keepOf = (what: { id: string; what: string } | null): Promise<boolean> =>
+    what === null
+      ? Promise.resolve(false)
+      : mutateAsync(makeWithdrawal(maker, what)).then(
+          () => true,
+          () => false,
+        )
   return {
     isPending,
     error,
-    takeBack: async (what: { id: string; what: string } | null = undo.undo) => {
-      if (what) await mutateAsync(makeWithdrawal(maker, what))
-    },
-    redo: async () => {
-      if (undo.redo) await mutateAsync(makeWithdrawal(maker, undo.redo.withdrawal))
-    },
+    /** True once it is taken back; false where the browser refused, and `error` says why. */
+    takeBack: (what: { id: string; what: string } | null = undo.undo) => keepOf(what),
+    redo: () => keepOf(undo.redo?.withdrawal ?? null),
   }
 }

@@ -1,11 +1,13 @@
+import { refusalText } from './refused.tsx'
 import { useJournal, useUndo } from './queries.ts'
 
 /** Undo of what was done last, and redo of what was taken back last. */
 export function UndoButtons() {
   const { undo } = useJournal()
-  const { takeBack, redo, isPending } = useUndo()
+  const { takeBack, redo, isPending, error } = useUndo()
   return (
     <>
+      {error && <span role="alert">not undone: {refusalText(error)}</span>}
       {undo.undo && (
         <button
           type="button"

@@ -76,7 +76,7 @@ test('a refused write says what to do, and the entry stays on screen', async () 
   store.refuse = true
   type(/Relative humidity/, '18')
   keep()
-  expect((await screen.findByRole('alert')).textContent).toMatch(/Nothing is lost.*press Keep again/)
+  expect((await screen.findByRole('alert')).textContent).toMatch(/Nothing is lost.*press Keep it again/)
   store.refuse = false
   keep()
   await screen.findByText('Kept')

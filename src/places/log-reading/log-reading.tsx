@@ -182,7 +182,11 @@ function Kept({ act, close }: { readonly act: Act; readonly close: () => void })
       ) : (
         <p>The reading is kept.</p>
       )}
-      <button type="button" className="worded" onClick={() => void takeBack(act).then(close)}>
+      <button
+        type="button"
+        className="worded"
+        onClick={() => void takeBack(act).then(done => done && close())}
+      >
         Undo
       </button>
       <button type="button" className="filled" data-autofocus onClick={close}>

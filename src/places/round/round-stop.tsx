@@ -6,6 +6,7 @@ import { shortDayText } from '#draw/dates.ts'
 import { Cautions } from '../journal/cautions.tsx'
 import { useJournalTools, usePreferences } from '../journal/journal-context.tsx'
 import { knownBox, useJournal, useReport, useWriteAct } from '../journal/queries.ts'
+import { Refused } from '../journal/refused.tsx'
 import { parseDecimal } from '#draw/decimal.ts'
 import { BeadColours, coloursFor } from './bead-colours.tsx'
 import { expectationAt, nearTemperatures } from './expectation.ts'
@@ -242,12 +243,7 @@ export function RoundStop({ step, sinceMs, next, onKept, onSkip, onBack, onLeave
             {error.message}
           </p>
         )}
-        {write.error && (
-          <p className="notice" role="alert">
-            The browser refused to keep it ({write.error.message}). Nothing is lost: it stays here. Free some
-            space, or save a file of your journal, and press again.
-          </p>
-        )}
+        {write.error && <Refused error={write.error} remedy="press again" />}
         {result?.kind === 'question' && (
           <SlipQuestion
             slip={result.slip}

@@ -13,6 +13,7 @@ import {
 import { useEffect, useRef, useState, type ReactNode } from 'react'
 import { useJournalTools } from '../journal/journal-context.tsx'
 import { useJournal, useWriteAct } from '../journal/queries.ts'
+import { Refused } from '../journal/refused.tsx'
 import { moveDrafts, moveWords } from '../move/move-drafts.ts'
 import {
   boxOf,
@@ -88,11 +89,7 @@ export function ShelfMoves({
       accessibility={{ screenReaderInstructions: { draggable: 'Press M to move a spool or beads.' } }}
     >
       {children}
-      {write.error && (
-        <p className="notice" role="alert">
-          The browser refused to keep the move ({write.error.message}). Free some space and move it again.
-        </p>
-      )}
+      {write.error && <Refused error={write.error} remedy="move it again" />}
       {held && (
         <div className="beside-shelf">
           {placesToGo(state, held)

@@ -32,8 +32,8 @@ describe('the shelf', () => {
       { kind: 'box.opened', payload: { boxId: 'never-made', openSeconds: 30 } },
     ])
     renderPlace(<ShelfPlace />, { store: memoryStore([...acts, twice], 2) })
-    expect(await screen.findByText(/2 kept record\(s\) could not be read/)).toBeTruthy()
-    expect(screen.getByText(/1 entries can’t be true together/)).toBeTruthy()
+    expect(await screen.findByText(/2 records could not be read/)).toBeTruthy()
+    expect(screen.getByText(/One entry can’t be true together/)).toBeTruthy()
     expect(screen.getByRole('heading', { level: 1 }).textContent).toContain('Reckoning')
   })
   test('a failed reckoning is said once, and loses nothing', async () => {

@@ -107,8 +107,11 @@ export default function ShelfPlace() {
       )}
       {journal.damaged.length > 0 && (
         <p className="notice">
-          {journal.damaged.length} kept record(s) could not be read. They are left as they are; everything
-          else is shown.
+          {journal.damaged.length === 1
+            ? 'One record could not be read. It is'
+            : `${journal.damaged.length} records could not be read. They are`}{' '}
+          left where {journal.damaged.length === 1 ? 'it is' : 'they are'}; everything else is shown.{' '}
+          <Link to={`${tools.base}/files`}>Take {journal.damaged.length === 1 ? 'it' : 'them'} out</Link>
         </p>
       )}
       {journal.state.contradictions.length > 0 && (

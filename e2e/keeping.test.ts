@@ -1,0 +1,292 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import type { BrowserContext, Page } from 'puppeteer-core'
+import { seededRandom } from '../src/core/estimate/random.ts'
+import { openStage, problemsOf, type Stage } from './harness.ts'
+import { fill, ownActs, records, refill, saveBackup, stateOf } from './own-journal.ts'
+
+let stage: Stage
+let folder: string
+const NOW = Date.now()
+const acts = ownActs(NOW)
+const few = acts.slice(0, -6)
+
+beforeAll(async () => {
+  stage = await openStage()
+  folder = mkdtempSync(join(tmpdir(), 'veld-files-'))
+  saveBackup(join(folder, 'all.zip'), acts, NOW)
+}, 60_000)
+afterAll(async () => {
+  await stage.close()
+  rmSync(folder, { recursive: true, force: true })
+})
+
+/** An own journal of its own context, filled, on a page. */
+async function ownPage(list = few): Promise<Page> {
+  const page = await stage.open('/preferences', { fresh: true })
+  await page.waitForSelector('[data-place="preferences"]')
+  await fill(page, list)
+  return page
+}
+const go = async (page: Page, hash: string, wait: string) => {
+  await page.goto(`${stage.address}#${hash}`)
+  await page.reload()
+  return page.waitForSelector(wait)
+}
+const again = async (context: BrowserContext): Promise<Page> => {
+  const page = await context.newPage()
+  await page.goto(`${stage.address}#/preferences`)
+  await page.waitForSelector('[data-place="preferences"]')
+  return page
+}
+const wait = (ms: number) => new Promise(resolve => setTimeout(resolve, ms))
+/** Ends the page's process at once, as a phone out of battery does. */
+async function kill(page: Page): Promise<void> {
+  const client = await page.createCDPSession()
+  await Promise.race([client.send('Page.crash').catch(() => {}), wait(250)])
+  await page.close().catch(() => {})
+}
+const clickText = (page: Page, text: string) =>
+  page.evaluate(wanted => {
+    const found = [...document.querySelectorAll<HTMLElement>('button, summary, a')].find(
+      item => item.textContent.trim() === wanted,
+    )
+    found?.click()
+    return found !== undefined
+  }, text)
+
+const random = seededRandom(77)
+/** Thirty moments in all, spread over the four doings. */
+const MOMENTS: Readonly<Record<string, number>> = { round: 9, swap: 7, together: 7, replace: 7 }
+
+describe('the page killed at a random moment', () => {
+  test('during the round: what was answered for is kept, nothing is half there', async () => {
+    let page = await ownPage()
+    const context = page.browserContext()
+    for (let i = 0; i < MOMENTS['round']!; i++) {
+      await refill(page, few)
+      await go(page, '/round', '.round-stop')
+      const killAt = Date.now() + 100 + random.uniform() * 1600
+      const dying = page
+      let answered = 0
+      const typing = (async () => {
+        for (let stop = 0; stop < 9; stop++) {
+          const before = await dying.$eval('.round-stop h1', h1 => h1.textContent)
+          await dying.keyboard.type('33')
+          await dying.keyboard.press('Enter')
+          await dying.keyboard.press('Enter')
+          // a question is answered by pressing on
+          await dying.keyboard.press('Enter')
+          await dying.waitForFunction(
+            name => document.querySelector('.round-stop h1')?.textContent !== name,
+            { polling: 20 },
+            before,
+          )
+          answered = stop + 1
+        }
+      })().catch(() => {})
+      await wait(Math.max(0, killAt - Date.now()))
+      const sure = answered
+      await kill(page)
+      await typing
+      page = await again(context)
+      const { acts: found, state } = stateOf(await records(page))
+      const fresh = found.slice().filter(act => !few.some(old => old.id === act.id))
+      expect(fresh.length).toBeGreaterThanOrEqual(sure)
+      for (const act of fresh)
+        expect(act.entries.filter(entry => entry.kind === 'reading.taken')).toHaveLength(1)
+      expect(state.contradictions).toEqual([])
+    }
+    await context.close()
+  }, 240_000)
+
+  test('during a swap: both beads have moved, or neither', async () => {
+    let page = await ownPage()
+    const context = page.browserContext()
+    for (let i = 0; i < MOMENTS['swap']!; i++) {
+      await refill(page, few)
+      await go(page, '/box/cox', '[data-place="box"]')
+      await page.keyboard.press('m')
+      await page.waitForSelector('.move-form')
+      await page.select('.move-form select', 'cox-beads')
+      await page.waitForFunction(() => document.querySelectorAll('.move-form select').length === 2)
+      const other = (await page.$$('.move-form select'))[1]!
+      await other.select('ferry-beads')
+      await page.evaluate(() => {
+        const away = [...document.querySelectorAll<HTMLElement>('.place-word')].find(item =>
+          item.textContent.includes('put away'),
+        )
+        away?.click()
+      })
+      await clickText(page, 'Keep it')
+      await wait(random.uniform() * 60)
+      await kill(page)
+      page = await again(context)
+      const { state } = stateOf(await records(page))
+      const places = [state.charges.get('cox-beads')!.boxId, state.charges.get('ferry-beads')!.boxId]
+      expect([
+        ['cox', 'ferry'],
+        [null, 'cox'],
+      ]).toContainEqual(places)
+      expect(state.contradictions).toEqual([])
+    }
+    await context.close()
+  }, 240_000)
+
+  test.each([
+    ['together', ['Bring it together']],
+    ['replace', ['Or put it in place of everything here', 'Replace everything']],
+  ])(
+    'while files are brought %s: as before, or as after',
+    async (doing, words) => {
+      const [before, after] = [stateOf(byId(few)), stateOf(byId(acts))].map(
+        item => item.state.readings.length,
+      )
+      const seen = new Set<number>()
+      let page = await ownPage()
+      const context = page.browserContext()
+      for (let i = 0; i < MOMENTS[doing]!; i++) {
+        await refill(page, few)
+        await go(page, '/files', '.files input[type="file"]')
+        const input = await page.$('.files input[type="file"]')
+        await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile(
+          join(folder, 'all.zip'),
+        )
+        await page.waitForSelector('[data-looked]')
+        if (doing === 'replace') {
+          await clickText(page, words[0]!)
+          await (await page.waitForSelector('.looked .mantine-TextInput-input'))!.type('replace')
+        }
+        await clickText(page, words.at(-1)!)
+        await wait(random.uniform() * 50)
+        await kill(page)
+        page = await again(context)
+        const { state } = stateOf(await records(page))
+        seen.add(state.readings.length)
+        expect([before, after]).toContain(state.readings.length)
+        expect(state.contradictions).toEqual([])
+      }
+      await context.close()
+      expect(seen.size).toBeGreaterThan(0)
+    },
+    240_000,
+  )
+})
+const byId = (list: typeof acts) => Object.fromEntries(list.map(act => [act.id, act]))
+
+test('two tabs write two hundred acts each: four hundred acts, and each tab hears the other', async () => {
+  const page = await ownPage()
+  const context = page.browserContext()
+  await go(page, '/entries', '[data-place="entries"]')
+  const other = await context.newPage()
+  await other.goto(`${stage.address}#/entries`)
+  await other.waitForSelector('[data-place="entries"] .entry-row')
+  await page.bringToFront()
+  const write = (tab: Page) =>
+    tab.evaluate(async () => {
+      // a tab that is not in front has its timers slowed; a message is not
+      const tick = () =>
+        new Promise<void>(resolve => {
+          const { port1, port2 } = new MessageChannel()
+          port1.onmessage = () => resolve()
+          port2.postMessage(null)
+        })
+      // through the app: each press of an enabled button is one act
+      for (let i = 0; i < 200; i++) {
+        let button: HTMLButtonElement | undefined
+        while (!button) {
+          await tick()
+          button = [...document.querySelectorAll<HTMLButtonElement>('button')].find(
+            item => item.textContent.startsWith(i % 2 === 0 ? 'Take back' : 'Undo') && !item.disabled,
+          )
+        }
+        button.click()
+        for (let n = 0; n < 20; n++) await tick()
+      }
+    })
+  const count = Object.keys(await records(page)).length
+  await Promise.all([write(page), write(other)])
+  await wait(1500)
+  const found = await records(page)
+  const { acts: all } = stateOf(found)
+  expect(all.length - count).toBe(400)
+  const shown = (tab: Page) => tab.$eval('h1', h1 => h1.textContent)
+  expect(await shown(page)).toBe(await shown(other))
+  await context.close()
+}, 120_000)
+
+describe('storage that fails', () => {
+  test('full: what was entered stays on screen with what to do, and is kept once there is room', async () => {
+    // nothing has been written yet: the browser remembers for a while how much room there was at the last write
+    const page = await stage.open('/start', { fresh: true })
+    await (await page.waitForSelector('.first-use input'))!.type('31')
+    const client = await page.createCDPSession()
+    const origin = new URL(stage.address).origin
+    await client.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 1 })
+    const press = () => page.click('.first-use .filled')
+    await press()
+    await page.waitForSelector('.outlines')
+    await press()
+    await page.waitForSelector('.chips')
+    await press()
+    const notice = await page.waitForSelector('.first-use .notice')
+    expect(await notice!.evaluate(item => item.textContent)).toMatch(/Nothing is lost/)
+    expect(await page.$$eval('.chip.chosen', chips => chips.length)).toBe(1)
+    expect(Object.keys(await records(page))).toHaveLength(0)
+    await client.send('Storage.overrideQuotaForOrigin', { origin })
+    const until = Date.now() + 60_000
+    while ((await page.$('[data-place="box"]')) === null && Date.now() < until) {
+      await press().catch(() => {})
+      await wait(500)
+    }
+    expect(Object.keys(await records(page))).toHaveLength(1)
+    await page.close()
+  }, 120_000)
+
+  test('damaged by hand: set aside, counted, everything else shown, and it can be taken out', async () => {
+    const page = await ownPage()
+    await page.evaluate(
+      () =>
+        new Promise<void>(resolve => {
+          const request = indexedDB.open('veld')
+          request.onsuccess = () => {
+            const transaction = request.result.transaction('journal_own', 'readwrite')
+            const store = transaction.objectStore('journal_own')
+            store.put('scrambled', 'own-00003-broken')
+            store.put({ id: 'x', format: 7 }, 'x')
+            store.put(null, 'nothing')
+            store.openCursor().onsuccess = event => {
+              const cursor = (event.target as IDBRequest<IDBCursorWithValue | null>).result
+              const value = cursor?.value as { what?: string; entries?: unknown } | undefined
+              if (!cursor) return
+              if (value?.what?.includes('Round of the shelf')) cursor.update({ ...value, entries: 'gone' })
+              else cursor.continue()
+            }
+            transaction.oncomplete = () => {
+              request.result.close()
+              resolve()
+            }
+          }
+        }),
+    )
+    await go(page, '/', '[data-place="shelf"]')
+    expect(await page.$eval('.notice', notice => notice.textContent)).toMatch(/4 records could not be read/)
+    expect(await page.$$eval('[data-slip]', slips => slips.length)).toBe(9)
+    await go(page, '/files', '.files')
+    await page.waitForFunction(() => document.body.textContent.includes('4 records that do not read'))
+    await page.evaluate(() => {
+      Object.assign(window, { handed: [] })
+      HTMLAnchorElement.prototype.click = function () {
+        ;(window as unknown as { handed: string[] }).handed.push(this.download)
+      }
+    })
+    await clickText(page, 'Take them out as a file')
+    await page.waitForFunction(() =>
+      (window as unknown as { handed: string[] }).handed[0]?.startsWith('veld-set-aside'),
+    )
+    expect(problemsOf(page)).toEqual([])
+    await page.close()
+  }, 90_000)
+})

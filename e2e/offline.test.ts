@@ -1,0 +1,141 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { join } from 'node:path'
+import type { Page } from 'puppeteer-core'
+import { root } from '../scripts/set-up.mjs'
+import { openStage, problemsOf, settled, type Stage } from './harness.ts'
+import { plainServer } from './plain-server.ts'
+
+const dist = join(root, 'dist')
+let stage: Stage
+beforeAll(async () => {
+  stage = await openStage()
+}, 60_000)
+afterAll(() => stage.close())
+
+/** Until the service worker has everything and stands ready for the next visit. */
+const cached = (page: Page) =>
+  page.evaluate(async () => {
+    const { active } = await navigator.serviceWorker.ready
+    if (active?.state !== 'activated')
+      await new Promise(resolve => active?.addEventListener('statechange', resolve, { once: true }))
+  })
+
+describe('without a network', () => {
+  test('under a sub-path of a plain server, then with no server at all: the shelf is there', async () => {
+    const server = await plainServer(dist, '/some/where/veld/')
+    const page = await stage.open('/demo', { fresh: true, at: server.address })
+    await settled(page)
+    await cached(page)
+    const before = await page.$eval('h1', h1 => h1.textContent)
+    await server.close()
+    await page.reload({ waitUntil: 'load' })
+    await settled(page)
+    expect(await page.$eval('h1', h1 => h1.textContent)).toBe(before)
+    expect(await page.$$eval('[data-slip]', slips => slips.length)).toBe(9)
+    // a chunk that was never fetched before, and the fonts
+    await page.click('[data-slip="cox"] a')
+    await page.waitForSelector('.history svg', { timeout: 30_000 })
+    expect(await page.evaluate(() => document.fonts.check("16px 'Zilla Slab'"))).toBe(true)
+    // entered offline, kept offline
+    await page.keyboard.press('l')
+    const field = await page.waitForSelector('.form input')
+    await field!.type('14')
+    await page.keyboard.press('Enter')
+    await page.waitForSelector('.kept')
+    await page.reload({ waitUntil: 'load' })
+    await page.waitForSelector('.undo')
+    await page.close()
+  }, 120_000)
+
+  test('it can be installed: a manifest without a fault, icons, a worker', async () => {
+    const page = await stage.open('/demo')
+    await settled(page)
+    await cached(page)
+    const client = await page.createCDPSession()
+    const { errors, data } = await client.send('Page.getAppManifest')
+    expect(errors).toEqual([])
+    expect(JSON.parse(data!)).toMatchObject({ name: 'Veld', display: 'standalone', start_url: './' })
+    const { installabilityErrors } = await client.send('Page.getInstallabilityErrors')
+    // a window of its own is no place to install from; nothing else may be missing
+    expect(installabilityErrors.map(error => error.errorId).filter(id => id !== 'in-incognito')).toEqual([])
+    expect(problemsOf(page)).toEqual([])
+    await page.close()
+  }, 60_000)
+
+  test('a newer one is offered, not forced, and taken when asked', async () => {
+    let newer = false
+    const server = await plainServer(dist, '/', (name, bytes) =>
+      newer && name === 'sw.js' ? `${bytes.toString()}\n// newer` : bytes,
+    )
+    const page = await stage.open('/demo/preferences', { fresh: true, at: server.address })
+    await page.waitForSelector('[data-place="preferences"]')
+    await cached(page)
+    await page.reload({ waitUntil: 'load' })
+    await page.waitForSelector('[data-place="preferences"]')
+    newer = true
+    await page.evaluate(async () => {
+      Object.assign(window, { before: true })
+      await (await navigator.serviceWorker.ready).update()
+    })
+    await page.waitForSelector('.update-offer')
+    expect(await page.evaluate(() => 'before' in window)).toBe(true)
+    await Promise.all([page.waitForNavigation(), page.click('.update-offer button')])
+    expect(await page.evaluate(() => 'before' in window)).toBe(false)
+    await page.waitForSelector('[data-place="preferences"]')
+    await server.close()
+    await page.close()
+  }, 120_000)
+})
+
+test('without locks, channels and lasting storage it says what is weaker, and keeps everything', async () => {
+  const page = await stage.open('/demo/files', {
+    fresh: true,
+    first: () => {
+      for (const name of ['locks', 'storage', 'serviceWorker'])
+        Object.defineProperty(Navigator.prototype, name, { get: () => undefined, configurable: true })
+      Object.defineProperty(window, 'BroadcastChannel', { value: undefined })
+      // a property that is there and empty still answers "in"
+      for (const name of ['locks', 'storage', 'serviceWorker'])
+        delete (Navigator.prototype as unknown as Record<string, unknown>)[name]
+    },
+  })
+  await page.waitForSelector('.files .behind')
+  await page.waitForFunction(() =>
+    /save a file now and then/.test(document.querySelector('.files .behind')!.textContent),
+  )
+  expect(await page.$eval('.files .behind', line => line.textContent)).toMatch(/keep Veld open in one tab/)
+  await page.evaluate(() => (window.location.hash = '#/demo/box/cox'))
+  await page.waitForSelector('[data-place="box"]')
+  await page.keyboard.press('l')
+  await (await page.waitForSelector('.form input'))!.type('14')
+  await page.keyboard.press('Enter')
+  await page.waitForSelector('.kept')
+  await page.reload()
+  await page.waitForSelector('.undo')
+  expect(problemsOf(page)).toEqual([])
+  await page.close()
+}, 90_000)
+
+test('the bottom words on the phone lead everywhere', async () => {
+  const page = await stage.open('/demo', { fresh: true, width: 390, height: 844, touch: true })
+  await settled(page)
+  for (const [word, place] of [
+    ['Entered', 'entries'],
+    ['Files', 'files'],
+    ['Preferences', 'preferences'],
+    ['Shelf', 'shelf'],
+    ['Walk', 'round'],
+  ] as const) {
+    for (const link of await page.$$('.bottom-words a'))
+      if ((await link.evaluate(item => item.textContent)) === word) {
+        const box = (await link.boundingBox())!
+        expect(box.y + box.height).toBeLessThanOrEqual(844.5)
+        expect(box.height).toBeGreaterThanOrEqual(44)
+        await link.tap()
+        break
+      }
+    await page.waitForSelector(`[data-place="${place}"]`)
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390)
+  }
+  await page.close()
+}, 60_000)

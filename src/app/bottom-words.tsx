@@ -1,0 +1,27 @@
+import { NavLink } from 'react-router'
+import { useJournalTools } from '../places/journal/journal-context.tsx'
+
+/** What stands beside the places: the journal itself and how it is shown. */
+export const BESIDE = [
+  { path: 'entries', word: 'Entered' },
+  { path: 'files', word: 'Files' },
+  { path: 'preferences', word: 'Preferences' },
+] as const
+
+/** On the phone the words stand where the thumb is. */
+export function BottomWords() {
+  const { base } = useJournalTools()
+  return (
+    <nav className="bottom-words" aria-label="Places, at the bottom">
+      <NavLink to={base || '/'} end>
+        Shelf
+      </NavLink>
+      <NavLink to={`${base}/round`}>Walk</NavLink>
+      {BESIDE.map(({ path, word }) => (
+        <NavLink key={path} to={`${base}/${path}`}>
+          {word}
+        </NavLink>
+      ))}
+    </nav>
+  )
+}

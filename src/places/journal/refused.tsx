@@ -1,0 +1,14 @@
+/** Why a browser refused a write, in words. */
+export function refusalText(error: unknown): string {
+  const name = error instanceof Error || error instanceof DOMException ? error.name : ''
+  if (/quota/i.test(name) || /quota/i.test(String(error))) return 'its storage is full'
+  return (error instanceof Error && error.message) || name || 'it gave no reason'
+}
+
+/** A refused write: what is on screen is still there, and what to do. */
+export const Refused = ({ error, remedy }: { readonly error: unknown; readonly remedy: string }) => (
+  <p className="notice" role="alert">
+    The browser refused to keep it: {refusalText(error)}. Nothing is lost: it stays here. Free some space, or
+    save a file of your journal, and {remedy}.
+  </p>
+)
