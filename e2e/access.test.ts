@@ -44,6 +44,12 @@ describe.each([
     ['the shelf on a phone', '/demo', 390, 844],
     ['a box', '/demo/box/launch', 1280, 800],
     ['a box on a phone', '/demo/box/bilge', 390, 844],
+    ['the round', '/demo/round', 1280, 800],
+    ['the round on a phone', '/demo/round', 390, 844],
+    ['everything entered', '/demo/entries', 1280, 800],
+    ['files', '/demo/files', 1280, 800],
+    ['preferences', '/demo/preferences', 390, 844],
+    ['a card', '/demo/box/launch/card', 1280, 800],
   ] as const)(
     '%s',
     async (_name, hash, width, height) => {
@@ -54,6 +60,30 @@ describe.each([
     },
     90_000,
   )
+
+  test('the dialogs of moving and renewing, the palette, the list of keys', async () => {
+    const page = await stage.open('/demo/box/cox', { dark })
+    await settled(page)
+    for (const [key, wait] of [
+      ['m', '.move-form'],
+      ['n', '.after-line'],
+      ['?', '.key-list'],
+    ] as const) {
+      if (key === '?') await page.keyboard.down('Shift')
+      await page.keyboard.press(key)
+      if (key === '?') await page.keyboard.up('Shift')
+      await page.waitForSelector(wait)
+      expect(await findings(page)).toEqual([])
+      await page.keyboard.press('Escape')
+      await page.waitForFunction(() => !document.querySelector('.mantine-Modal-content'))
+    }
+    await page.keyboard.down('Control')
+    await page.keyboard.press('k')
+    await page.keyboard.up('Control')
+    await page.waitForSelector('.mantine-Spotlight-search', { visible: true })
+    expect(await findings(page)).toEqual([])
+    await page.close()
+  }, 90_000)
 
   test('the reading dialog and a margin note', async () => {
     const page = await stage.open('/demo/box/cox', { dark })

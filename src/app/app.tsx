@@ -13,12 +13,14 @@ const BoxPlace = lazy(() => import('../places/box/box-place.tsx'))
 const RoundPlace = lazy(() => import('../places/round/round-place.tsx'))
 const EntriesPlace = lazy(() => import('../places/entries/entries-place.tsx'))
 const FilesPlace = lazy(() => import('../places/files/files-place.tsx'))
+const CardPlace = lazy(() => import('../places/card/card-place.tsx'))
 const PreferencesPlace = lazy(() => import('../places/preferences/preferences-place.tsx'))
 const FirstUsePlace = lazy(() => import('../places/first-use/first-use-place.tsx'))
 
 const places = [
   { index: true, element: <ShelfPlace /> },
   { path: 'box/:boxId', element: <BoxPlace /> },
+  { path: 'box/:boxId/card', element: <CardPlace /> },
   { path: 'round', element: <RoundPlace /> },
   { path: 'entries', element: <EntriesPlace /> },
   { path: 'files', element: <FilesPlace /> },

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react'
 import { Link, NavLink, useLocation, useNavigate } from 'react-router'
 import { useJournalTools } from '../places/journal/journal-context.tsx'
+import { Commands } from './commands.tsx'
 import { UpdateOffer } from './offline.tsx'
 import { BESIDE, BottomWords } from './bottom-words.tsx'
 import { UndoButtons } from '../places/journal/undo-button.tsx'
@@ -12,7 +13,13 @@ export function Shell({ children }: { readonly children: ReactNode }) {
   const { pathname } = useLocation()
   const onShelf = pathname === (base || '/') || pathname === `${base}/` || pathname.includes('/box/')
   // the round has the whole screen: nothing beside the reading
-  if (pathname.endsWith('/round')) return <div className="shell">{children}</div>
+  if (pathname.endsWith('/round'))
+    return (
+      <div className="shell">
+        {children}
+        <Commands />
+      </div>
+    )
   return (
     <div className="shell">
       <header className="head">
@@ -44,6 +51,7 @@ export function Shell({ children }: { readonly children: ReactNode }) {
       </header>
       {children}
       <UpdateOffer />
+      <Commands />
       <BottomWords />
     </div>
   )

@@ -1,6 +1,6 @@
 import { useElementSize, useHotkeys } from '@mantine/hooks'
 import { lazy, Suspense, useMemo, useState } from 'react'
-import { Link, useParams } from 'react-router'
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import { msFromSeconds } from '#units/time.ts'
 import { shortDayText } from '#draw/dates.ts'
 import { missAnswer } from '#core/answers/answers.ts'
@@ -47,19 +47,29 @@ export default function BoxPlace() {
   return <BoxPage known={known} key={boxId} />
 }
 
-type Doing = 'reading' | 'weighing' | 'renewing' | 'moving' | 'naming'
+const DOINGS = ['reading', 'weighing', 'renewing', 'moving', 'naming'] as const
+type Doing = (typeof DOINGS)[number]
 
 function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
   const { state, nowMs } = useJournal()
   const { maker, base } = useJournalTools()
+  const navigate = useNavigate()
   const { dark } = usePreferences()
-  const [doing, setDoing] = useState<Doing | null>(null)
+  const [search, setSearch] = useSearchParams()
+  const [chosen, setDoing] = useState<Doing | null>(null)
+  // what was asked for by name stands in the address
+  const doing = chosen ?? DOINGS.find(item => item === search.get('do')) ?? null
+  const close = () => {
+    setDoing(null)
+    if (search.has('do')) setSearch({}, { replace: true })
+  }
   const { data: report, error } = useReport(view.box.boxId, facts)
   useHotkeys([
     ['l', () => setDoing('reading')],
     ['m', () => setDoing('moving')],
     ['n', () => view.charges[0] && setDoing('renewing')],
     ['w', () => view.charges[0] && setDoing('weighing')],
+    ['p', () => void navigate(`${base}/box/${view.box.boxId}/card`)],
   ])
   const charge = view.charges[0]
   const boxC = view.last?.temperatureC ?? report?.temperatureC ?? 20
@@ -169,16 +179,15 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
         <Link to={`${base}/entries?box=${view.box.boxId}`} className="worded">
           Everything entered for {view.box.name}
         </Link>
+        <Link to={`${base}/box/${view.box.boxId}/card`} className="worded">
+          Its card, to print
+        </Link>
       </p>
-      {doing === 'reading' && <LogReading close={() => setDoing(null)} place={`box:${view.box.boxId}`} />}
-      {doing === 'weighing' && charge && (
-        <WeighBeads charge={charge} boxC={boxC} close={() => setDoing(null)} />
-      )}
-      {doing === 'renewing' && charge && (
-        <RenewDialog chargeId={charge.chargeId} close={() => setDoing(null)} />
-      )}
-      {doing === 'moving' && <MoveDialog boxId={view.box.boxId} close={() => setDoing(null)} />}
-      {doing === 'naming' && <RenameBox box={view.box} close={() => setDoing(null)} />}
+      {doing === 'reading' && <LogReading close={close} place={`box:${view.box.boxId}`} />}
+      {doing === 'weighing' && charge && <WeighBeads charge={charge} boxC={boxC} close={close} />}
+      {doing === 'renewing' && charge && <RenewDialog chargeId={charge.chargeId} close={close} />}
+      {doing === 'moving' && <MoveDialog boxId={view.box.boxId} close={close} />}
+      {doing === 'naming' && <RenameBox box={view.box} close={close} />}
     </main>
   )
 }

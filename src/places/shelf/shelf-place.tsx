@@ -1,7 +1,7 @@
 import { useElementSize, useHotkeys } from '@mantine/hooks'
 import { useQueries } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
-import { Link, Navigate, useNavigate } from 'react-router'
+import { Link, Navigate, useNavigate, useSearchParams } from 'react-router'
 import { profileOf } from '#records/room-air.ts'
 import { later } from '../journal/later.tsx'
 import { judge } from '../journal/judgement.ts'
@@ -26,7 +26,14 @@ export default function ShelfPlace() {
   const { ref, width } = useElementSize()
   const [logging, setLogging] = useState(false)
   /** What is to be moved; empty where that is still to be chosen. */
-  const [asking, setAsking] = useState<string | null>(null)
+  const [search, setSearch] = useSearchParams()
+  const [chosen, setAsking] = useState<string | null>(null)
+  // asked for by name, from elsewhere
+  const asking = chosen ?? (search.get('do') === 'move' ? '' : null)
+  const closeMove = () => {
+    setAsking(null)
+    if (search.has('do')) setSearch({}, { replace: true })
+  }
   const navigate = useNavigate()
   const walk = () => void navigate(`${tools.base}/round`)
   useHotkeys([
@@ -150,9 +157,7 @@ export default function ShelfPlace() {
       </div>
       <ShelfFoot />
       {logging && <LogReading close={() => setLogging(false)} />}
-      {asking !== null && (
-        <MoveDialog close={() => setAsking(null)} {...(asking === '' ? {} : { thingId: asking })} />
-      )}
+      {asking !== null && <MoveDialog close={closeMove} {...(asking === '' ? {} : { thingId: asking })} />}
     </main>
   )
 }

@@ -1,0 +1,46 @@
+import { useHotkeys } from '@mantine/hooks'
+import { useState } from 'react'
+import { useLocation, useNavigate } from 'react-router'
+import { useJournalTools } from '../places/journal/journal-context.tsx'
+import { later } from '../places/journal/later.tsx'
+import { useUndo } from '../places/journal/queries.ts'
+
+const Palette = later(() => import('./palette.tsx'))
+const ShortcutList = later(() => import('./shortcut-list.tsx'))
+
+/** Keys that work everywhere, the palette, and the list of keys. */
+export function Commands() {
+  const { base } = useJournalTools()
+  const navigate = useNavigate()
+  const { pathname } = useLocation()
+  const { takeBack, redo } = useUndo()
+  const [open, setOpen] = useState<'palette' | 'keys' | null>(null)
+  // the shelf has its own R, with its own button
+  const onShelf = pathname === (base || '/') || pathname === `${base}/`
+  useHotkeys(
+    [
+      ['mod+K', () => setOpen('palette')],
+      ['mod+Z', () => void takeBack()],
+      ['mod+shift+Z', () => void redo()],
+    ],
+    ['INPUT', 'TEXTAREA', 'SELECT'],
+  )
+  // the palette opens from a field too; undo there is the field's own
+  useHotkeys([['mod+K', () => setOpen('palette')]], ['BUTTON'])
+  useHotkeys([
+    ['shift+?', () => setOpen('keys')],
+    ['?', () => setOpen('keys')],
+    ['r', () => !onShelf && !pathname.endsWith('/round') && void navigate(`${base}/round`)],
+  ])
+  return (
+    <>
+      {open === 'palette' && (
+        <Palette
+          close={() => setOpen(current => (current === 'palette' ? null : current))}
+          showKeys={() => setOpen('keys')}
+        />
+      )}
+      {open === 'keys' && <ShortcutList close={() => setOpen(null)} />}
+    </>
+  )
+}

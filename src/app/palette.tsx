@@ -1,0 +1,68 @@
+import '@mantine/spotlight/styles.css'
+import { createSpotlight, Spotlight, type SpotlightActionData } from '@mantine/spotlight'
+import { useEffect } from 'react'
+import { useNavigate } from 'react-router'
+import { useJournalTools } from '../places/journal/journal-context.tsx'
+import { useJournal, useUndo } from '../places/journal/queries.ts'
+import { inShelfOrder } from '../places/round/round-steps.ts'
+
+const [store, palette] = createSpotlight()
+const MOST_SHOWN = 12
+
+/** Everything that can be done, by name: boxes, what is done with them, places. */
+export default function Palette({
+  close,
+  showKeys,
+}: {
+  readonly close: () => void
+  readonly showKeys: () => void
+}) {
+  const { base } = useJournalTools()
+  const { state, undo } = useJournal()
+  const { takeBack, redo } = useUndo()
+  const navigate = useNavigate()
+  useEffect(() => palette.open(), [])
+  const go = (id: string, label: string, to: string): SpotlightActionData => ({
+    id,
+    label,
+    onClick: () => void navigate(`${base}${to}`),
+  })
+  const boxes = inShelfOrder(state)
+  const actions: SpotlightActionData[] = [
+    go('walk', 'Walk the shelf', '/round'),
+    ...boxes.map(box => go(`open ${box.boxId}`, box.name, `/box/${box.boxId}`)),
+    ...(undo.undo ? [{ id: 'undo', label: `Undo: ${undo.undo.what}`, onClick: () => void takeBack() }] : []),
+    ...(undo.redo ? [{ id: 'redo', label: `Redo: ${undo.redo.act.what}`, onClick: () => void redo() }] : []),
+    go('move', 'Move or swap a spool or beads', '/?do=move'),
+    go('shelf', 'Shelf', '/'),
+    go('entries', 'Entered: everything, to put right', '/entries'),
+    go('files', 'Files: save, bring together, calendar', '/files'),
+    go('preferences', 'Preferences: units, light, money', '/preferences'),
+    go('start', 'Add a box', '/start'),
+    { id: 'keys', label: 'Keys', onClick: showKeys },
+    ...boxes.flatMap(box => [
+      go(`read ${box.boxId}`, `${box.name}: log a reading`, `/box/${box.boxId}?do=reading`),
+      go(`renew ${box.boxId}`, `${box.name}: renew the beads`, `/box/${box.boxId}?do=renewing`),
+      go(`weigh ${box.boxId}`, `${box.name}: weigh the beads`, `/box/${box.boxId}?do=weighing`),
+      go(`move ${box.boxId}`, `${box.name}: move or swap`, `/box/${box.boxId}?do=moving`),
+      go(`card ${box.boxId}`, `${box.name}: print its card`, `/box/${box.boxId}/card`),
+      go(`entries ${box.boxId}`, `${box.name}: everything entered`, `/entries?box=${box.boxId}`),
+    ]),
+  ]
+  return (
+    <Spotlight
+      store={store}
+      actions={actions}
+      shortcut={null}
+      highlightQuery
+      overlayProps={{ blur: 0 }}
+      attributes={{ content: { 'aria-label': 'Everything by name' } }}
+      scrollable
+      limit={MOST_SHOWN}
+      maxHeight={440}
+      nothingFound="Nothing of that name."
+      onSpotlightClose={close}
+      searchProps={{ placeholder: 'A box, a place, or what to do', 'aria-label': 'Everything by name' }}
+    />
+  )
+}

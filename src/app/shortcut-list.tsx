@@ -1,0 +1,37 @@
+import { Modal } from '@mantine/core'
+import { SHORTCUTS } from './shortcuts.ts'
+
+/** The keys, by where they work. */
+export default function ShortcutList({ close }: { readonly close: () => void }) {
+  const places = [...new Set(SHORTCUTS.map(item => item.where))]
+  return (
+    <Modal
+      opened
+      onClose={close}
+      title="Keys"
+      size="lg"
+      centered
+      closeButtonProps={{ 'aria-label': 'Close' }}
+    >
+      <div className="key-list">
+        {places.map(where => (
+          <section key={where}>
+            <h2 className="section">{where}</h2>
+            <dl>
+              {SHORTCUTS.filter(item => item.where === where).map(({ keys, does }) => (
+                <div key={keys}>
+                  <dt>
+                    {keys.split(', ').map(key => (
+                      <kbd key={key}>{key}</kbd>
+                    ))}
+                  </dt>
+                  <dd>{does}</dd>
+                </div>
+              ))}
+            </dl>
+          </section>
+        ))}
+      </div>
+    </Modal>
+  )
+}

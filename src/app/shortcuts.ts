@@ -1,0 +1,22 @@
+/** Every key that does something, and where; the list a person sees is this list. */
+export const SHORTCUTS = [
+  { where: 'Anywhere', keys: 'Ctrl K, ⌘ K', does: 'everything by name' },
+  { where: 'Anywhere', keys: '?', does: 'this list' },
+  { where: 'Anywhere', keys: 'R', does: 'walk the shelf' },
+  { where: 'Anywhere', keys: 'Ctrl Z, ⌘ Z', does: 'undo' },
+  { where: 'Anywhere', keys: 'Ctrl Shift Z, ⌘ Shift Z', does: 'redo' },
+  { where: 'Shelf', keys: 'M', does: 'move a spool or beads, then the place’s key' },
+  { where: 'Shelf', keys: 'L', does: 'log one reading' },
+  { where: 'Box', keys: 'L', does: 'log a reading of this box' },
+  { where: 'Box', keys: 'N', does: 'renew its beads' },
+  { where: 'Box', keys: 'W', does: 'weigh its beads' },
+  { where: 'Box', keys: 'M', does: 'move or swap what is in it' },
+  { where: 'Box', keys: 'P', does: 'its card, to print' },
+  { where: 'Round', keys: 'Enter', does: 'to the temperature, then to the next box' },
+  { where: 'Round', keys: 'O', does: 'the lid was opened' },
+  { where: 'Round', keys: 'B', does: 'the next bead colour' },
+  { where: 'Round', keys: 'S', does: 'skip' },
+  { where: 'Round', keys: '←, → on the tape', does: 'one per cent less, more' },
+  { where: 'Round', keys: 'Esc', does: 'leave' },
+  { where: 'Any figure', keys: 'Enter', does: 'why it is what it is' },
+] as const

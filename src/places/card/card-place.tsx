@@ -1,0 +1,112 @@
+import './card.css'
+import { Link, useParams } from 'react-router'
+import { MATERIALS } from '#core/filament/catalogue.ts'
+import { CONTAINERS } from '#core/container/container.ts'
+import { LIDS } from '#core/container/lid.ts'
+import { dayText } from '#draw/dates.ts'
+import { BoxDrawing } from '#draw/box-drawing.tsx'
+import { HatchDefs } from '#draw/hatch.tsx'
+import { inWhole, THIN } from '#draw/format.ts'
+import { AnswerLine } from '../box/answer-line.tsx'
+import { judge } from '../journal/judgement.ts'
+import { useJournalTools, useMeasures } from '../journal/journal-context.tsx'
+import { knownBox, useJournal, useReport, type KnownBox } from '../journal/queries.ts'
+import { vesselOf } from '../shelf/vessel-of.ts'
+import { QrCode } from './qr-code.tsx'
+
+/** A card for the box itself, A6: what is in it, until when it holds, and a code that opens its page. */
+export default function CardPlace() {
+  const journal = useJournal()
+  const { boxId = '' } = useParams()
+  const { base } = useJournalTools()
+  const known = knownBox(journal, boxId)
+  if (!known)
+    return (
+      <main className="page" data-place="card">
+        <h1 className="answer">No such box</h1>
+        <Link to={`${base}/`}>To the shelf</Link>
+      </main>
+    )
+  return <Card known={known} />
+}
+
+const DRAWING = { width: 190, height: 150 }
+const BOARD = 6
+const LID = 16
+
+function Card({ known: { view, facts } }: { readonly known: KnownBox }) {
+  const { nowMs } = useJournal()
+  const { base, maker } = useJournalTools()
+  const { weight, volume } = useMeasures()
+  const { data: report } = useReport(view.box.boxId, facts)
+  const { box, spools, charges, target } = view
+  const scale = Math.min((DRAWING.width - 20) / box.widthMm, (DRAWING.height - LID - BOARD) / box.heightMm)
+  const address = `${window.location.href.split('#')[0]!}#${base}/box/${box.boxId}`
+  const charge = charges[0]
+  const line = DRAWING.height - BOARD
+  return (
+    <main className="page card-place" data-place="card">
+      <div className="card-acts">
+        <Link to={`${base}/box/${box.boxId}`} className="worded">
+          Back to {box.name}
+        </Link>
+        <button type="button" className="filled" onClick={() => window.print()}>
+          Print it, A6
+        </button>
+      </div>
+      <article className="card" aria-label={`Card of ${box.name}`}>
+        <header>
+          <h1>{box.name}</h1>
+          {target && (
+            <p>
+              keep below {inWhole(target.rhPercent)}
+              {THIN}% RH
+            </p>
+          )}
+        </header>
+        <div className="card-middle">
+          <svg className="drawing" width={DRAWING.width} height={DRAWING.height} aria-hidden="true">
+            <HatchDefs spools={spools} dark={false} />
+            <rect x="0" y={line} width={DRAWING.width} height="4" className="board" />
+            <path d={`M0 ${line}H${DRAWING.width}`} className="board-line" />
+            <BoxDrawing
+              box={{ ...box, sizePencil: box.sizeKnown === 'assumed' }}
+              spools={spools}
+              vessel={vesselOf(view, report)}
+              scale={scale}
+              x={(DRAWING.width - box.widthMm * scale) / 2}
+              y={line}
+            />
+          </svg>
+          <QrCode text={address} label={`Opens the page of ${box.name}`} sizeMm={38} />
+        </div>
+        <ul className="card-contents">
+          {spools.map(spool => (
+            <li key={spool.spoolId}>
+              <strong>{spool.name}</strong> {spool.material}, {weight.text(spool.filamentG)} left, below{' '}
+              {MATERIALS[spool.material].targetRhPercent}
+              {THIN}%
+            </li>
+          ))}
+          {spools.length === 0 && <li>no spools</li>}
+          <li>
+            {charge ? `${weight.text(charge.dryMassG)} of silica beads` : 'no beads told'},{' '}
+            {facts && volume.text(facts.insideL)} {CONTAINERS[box.container].name}, {LIDS[box.lid].name}
+          </li>
+        </ul>
+        <footer>
+          <p className="card-answer">
+            <AnswerLine
+              view={view}
+              report={report}
+              judgement={judge(view, report, nowMs)}
+              nowMs={nowMs}
+              zone={maker.zone}
+            />
+          </p>
+          <p>as of {dayText(nowMs, 0, maker.zone)}. Beads are not food.</p>
+        </footer>
+      </article>
+    </main>
+  )
+}

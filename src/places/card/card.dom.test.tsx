@@ -1,0 +1,43 @@
+import { afterEach, expect, test } from '@jest/globals'
+import { cleanup, screen } from '@testing-library/react'
+import jsQR from 'jsqr'
+import { boathouseLoft } from '#demo/loft.ts'
+import { memoryStore, NOW, renderPlace } from '../__tests__/place-harness.tsx'
+import CardPlace from './card-place.tsx'
+import { qrModules } from './qr-code.tsx'
+
+afterEach(cleanup)
+
+/** Modules as a picture a camera would take: each 4 px, with the quiet zone. */
+function picture(text: string): { data: Uint8ClampedArray; side: number } {
+  const { size, isDark } = qrModules(text)
+  const side = (size + 8) * 4
+  const data = new Uint8ClampedArray(side * side * 4).fill(255)
+  for (let y = 0; y < side; y++)
+    for (let x = 0; x < side; x++)
+      if (isDark(Math.floor(x / 4) - 4, Math.floor(y / 4) - 4))
+        data.fill(0, (y * side + x) * 4, (y * side + x) * 4 + 3)
+  return { data, side }
+}
+
+test.each(['http://127.0.0.1:4180/#/box/01ABCDEF', 'https://somewhere.example/tools/veld/#/demo/box/launch'])(
+  'another program reads the code of %s',
+  address => {
+    const { data, side } = picture(address)
+    expect(jsQR(data, side, side)?.data).toBe(address)
+  },
+)
+
+test('the card says what is in it and what to keep', async () => {
+  renderPlace(<CardPlace />, {
+    store: memoryStore(boathouseLoft(NOW, 'UTC')),
+    path: '/box/:boxId/card',
+    at: '/box/stroke/card',
+  })
+  expect(await screen.findByRole('heading', { level: 1, name: 'Stroke' })).toBeTruthy()
+  const text = document.querySelector('.card')!.textContent.replaceAll('\u2006', ' ')
+  expect(text).toMatch(/keep below 20 % RH/)
+  expect(text).toMatch(/PETG teal PETG, \d+ g left, below 20 %/)
+  expect(text).toMatch(/of silica beads, \d+ L clip box, long/)
+  expect(screen.getByRole('img', { name: 'Opens the page of Stroke' })).toBeTruthy()
+})
