@@ -7,6 +7,7 @@ import { seededRandom } from '../src/core/estimate/random.ts'
 import { syntheticBox } from '../src/core/estimate/synthetic-box.ts'
 import { ENSEMBLE_TOLERANCES } from '../src/core/estimate/posterior.ts'
 import { simulate } from '../src/core/network/simulate.ts'
+import { journalBench } from './journal-bench.ts'
 import { explicitRungeKutta } from './explicit-runge-kutta.ts'
 
 /** Median milliseconds of one call, over a few rounds. */
@@ -65,3 +66,5 @@ reckonGrams(facts, { seed: 1 }, [4, 8, 16])
 console.log(
   `one box, ${report.draws} draws over 150 days and a year ahead: ${(reported - start).toFixed(0)} ms; grams wanted on top: ${(performance.now() - reported).toFixed(0)} ms`,
 )
+
+await journalBench()

@@ -13,8 +13,8 @@ export function ownActs(nowMs: number): Act[] {
 }
 
 /** Writes acts straight into the browser's storage, as the app keeps them: one key each. */
-export async function fill(page: Page, acts: readonly Act[]): Promise<void> {
-  await inStore(page, 'readwrite', acts)
+export async function fill(page: Page, acts: readonly Act[], journal = 'own'): Promise<void> {
+  await inStore(page, 'readwrite', acts, false, journal)
 }
 
 /** The same in place of whatever is there. */
@@ -23,18 +23,25 @@ export async function refill(page: Page, acts: readonly Act[]): Promise<void> {
 }
 
 /** Every record as it lies in the browser's storage, by key. */
-export const records = (page: Page): Promise<Record<string, unknown>> => inStore(page, 'readonly', [])
+export const records = (page: Page, journal = 'own'): Promise<Record<string, unknown>> =>
+  inStore(page, 'readonly', [], false, journal)
 
-const inStore = (page: Page, mode: IDBTransactionMode, acts: readonly unknown[], afresh = false) =>
+const inStore = (
+  page: Page,
+  mode: IDBTransactionMode,
+  acts: readonly unknown[],
+  afresh = false,
+  journal = 'own',
+) =>
   page.evaluate(
-    (how, list, empty) =>
+    (how, list, empty, name) =>
       new Promise<Record<string, unknown>>((resolve, reject) => {
         const request = indexedDB.open('veld')
         request.onerror = () => reject(new Error('no storage'))
         request.onsuccess = () => {
           const db = request.result
-          const transaction = db.transaction('journal_own', how)
-          const store = transaction.objectStore('journal_own')
+          const transaction = db.transaction(name, how)
+          const store = transaction.objectStore(name)
           if (empty) store.clear()
           for (const act of list as { id: string }[]) store.put(act, act.id)
           const found: Record<string, unknown> = {}
@@ -54,6 +61,7 @@ const inStore = (page: Page, mode: IDBTransactionMode, acts: readonly unknown[],
     mode,
     acts as never,
     afresh,
+    `journal_${journal}`,
   )
 
 /** What the records say together; throws where one of them does not read. */
@@ -66,6 +74,11 @@ export function stateOf(found: Readonly<Record<string, unknown>>): { acts: Act[]
   return { acts, state: fold(acts) }
 }
 
-export function saveBackup(path: string, acts: readonly Act[], nowMs: number): void {
-  writeFileSync(path, writeBackup(acts, { journal: 'own', savedAtMs: nowMs }))
+export function saveBackup(
+  path: string,
+  acts: readonly Act[],
+  nowMs: number,
+  journal: 'own' | 'demo' = 'own',
+): void {
+  writeFileSync(path, writeBackup(acts, { journal, savedAtMs: nowMs }))
 }

@@ -1,6 +1,10 @@
 // The pictures of docs/screenshots, from the demonstration on a fixed day: npm run build && npm run shots
+import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
+import type { Page } from 'puppeteer-core'
 import { openStage, problemsOf, settled, type OpenOptions } from '../e2e/harness.ts'
+import { fill, records, saveBackup } from '../e2e/own-journal.ts'
+import { makeAct, type Act, type Draft, type Maker } from '../src/records/act.ts'
 import { root } from './set-up.mjs'
 
 const TODAY = '?today=2025-11-08'
@@ -13,6 +17,9 @@ const SHOTS: readonly { name: string; hash: string; options?: OpenOptions }[] = 
   { name: 'box-night', hash: '/demo/box/rigger', options: { dark: true } },
   { name: 'box-phone', hash: '/demo/box/thole', options: PHONE },
 ]
+const DAY = 86_400_000
+let ids = 0
+const NOW = Date.parse('2025-11-08T10:00:00Z')
 const stage = await openStage()
 const file = (name: string) => `${join(root, 'docs/screenshots', name)}.png` as const
 try {
@@ -30,14 +37,10 @@ try {
       await page.waitForSelector('[data-why]')
       await page.screenshot({ path: file('why') })
     }
-    if (name === 'shelf-phone') {
-      await page.click('.filled')
-      await page.waitForSelector('.mantine-Modal-content input')
-      await page.screenshot({ path: file('log-reading-phone') })
-    }
     console.log(name, problemsOf(page).join(' '))
     await page.close()
   }
+  await dailyLife()
   const page = await stage.open('/', { ...PHONE, fresh: true })
   await page.waitForSelector('[data-place="start"]')
   await page.evaluate(() => document.fonts.ready)
@@ -60,4 +63,118 @@ try {
   await page.screenshot({ path: file('first-verdict') })
 } finally {
   await stage.close()
+}
+
+/** The round, a swap, a renewal, a contradiction, a file looked at, preferences, the card. */
+async function dailyLife(): Promise<void> {
+  const open = (hash: string, options: OpenOptions = {}) =>
+    stage.open(hash, { search: TODAY, zone: 'UTC', fresh: true, ...options })
+  const shoot = async (page: Page, name: string) => {
+    await page.evaluate(() => document.fonts.ready)
+    await page.screenshot({ path: file(name) })
+    console.log(name, problemsOf(page).join(' '))
+    await page.close()
+  }
+  for (const [name, options] of [
+    ['round', {}],
+    ['round-phone', PHONE],
+  ] as const) {
+    const page = await open('/demo/round', options)
+    for (const rh of ['78', '15', '19']) {
+      await (await page.waitForSelector('.big-number'))!.type(rh)
+      const before = await page.$eval('.round-stop h1', h1 => h1.textContent)
+      await page.click('.round-next')
+      await page.waitForFunction(
+        was => document.querySelector('.round-stop h1')!.textContent !== was,
+        {},
+        before,
+      )
+    }
+    await (await page.waitForSelector('.big-number'))!.type('26')
+    await page.waitForFunction(
+      () => document.querySelector('.round-held')?.textContent.includes('The beads hold'),
+      {
+        timeout: 60_000,
+      },
+    )
+    await page.evaluate(() => (document.activeElement as HTMLElement).blur())
+    await shoot(page, name)
+  }
+  const swap = await open('/demo/box/launch')
+  await settled(swap)
+  await swap.keyboard.press('m')
+  await swap.waitForSelector('.move-form')
+  await swap.select('.move-form select', 'launch-beads')
+  await swap.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('.place-word')]
+      .find(item => item.textContent.includes('put away'))
+      ?.click(),
+  )
+  await swap.waitForFunction(() => document.querySelectorAll('.move-form select').length === 2)
+  await (await swap.$$('.move-form select'))[1]!.select('oarlock-beads')
+  await swap.click('.more-fields summary')
+  await shoot(swap, 'swap')
+  const renew = await open('/demo/box/launch')
+  await settled(renew)
+  await renew.keyboard.press('n')
+  await renew.waitForSelector('.after-line')
+  await shoot(renew, 'renew')
+
+  const maker: Maker = { nowMs: () => NOW - 3_600_000, zone: 'UTC', newId: () => `demo-shot${++ids}` }
+  const late = makeAct(maker, 'Oarlock: date put right', [
+    {
+      kind: 'spool.moved',
+      atMs: NOW - 40 * DAY,
+      payload: { spoolId: 'oarlock-spool-1', where: { at: 'open' } },
+    },
+    { kind: 'charge.weighed', payload: { chargeId: 'cox-beads', grossG: 31, tareG: 4, scaleErrorG: 1 } },
+  ])
+  const wrong = await open('/demo/entries')
+  await wrong.waitForSelector('.entry-row')
+  await fill(wrong, [late], 'demo')
+  await wrong.reload()
+  await wrong.waitForSelector('.contradiction')
+  await shoot(wrong, 'contradictions')
+
+  const reading = (boxId: string, relativeHumidityPercent: number): Draft => ({
+    kind: 'reading.taken',
+    payload: {
+      place: { in: 'box', boxId },
+      instrumentId: 'round-display',
+      relativeHumidityPercent,
+      temperatureC: 8,
+      temperatureKnown: 'measured',
+    },
+  })
+  const phone = [
+    ...['cox', 'stroke', 'launch', 'rigger', 'ferry', 'bilge'].map((id, i) =>
+      makeAct(maker, `${id}: read on the round`, [reading(id, 15 + 3 * i)]),
+    ),
+    makeAct(maker, 'Rigger: beads heated', [
+      {
+        kind: 'charge.heated',
+        payload: { chargeId: 'rigger-beads', temperatureC: 112, hours: 2, oven: 'electric', roomId: null },
+      },
+    ]),
+    makeAct(maker, 'PLA ochre: to the printer', [
+      { kind: 'spool.moved', payload: { spoolId: 'cox-spool-1', where: { at: 'printer' } } },
+    ]),
+  ]
+  const path = join(root, '.tmp/from-the-phone.zip')
+  const files = await open('/demo/files')
+  await files.waitForSelector('.files')
+  const loft = Object.values(await records(files, 'demo')) as Act[]
+  mkdirSync(join(root, '.tmp'), { recursive: true })
+  saveBackup(path, [...loft, ...phone], NOW - 3 * 3_600_000, 'demo')
+  const input = await files.waitForSelector('.files input[type="file"]')
+  await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile(path)
+  await files.waitForSelector('[data-looked]')
+  await shoot(files, 'bring-together')
+
+  const preferences = await open('/demo/preferences')
+  await preferences.waitForSelector('.choice-rows')
+  await shoot(preferences, 'preferences')
+  const card = await open('/demo/box/stroke/card')
+  await settled(card)
+  await shoot(card, 'card')
 }

@@ -20,6 +20,7 @@ import { historyData } from './history-data.ts'
 import { RenameBox } from './rename-box.tsx'
 import { StrictestLine } from './strictest-line.tsx'
 import { SpoolRow } from './spool-row.tsx'
+import { WeighedLine } from './weighed-line.tsx'
 import { WaterLedger } from './water-ledger.tsx'
 
 const LogReading = later(() => import('../log-reading/log-reading.tsx'))
@@ -128,8 +129,12 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
       {contradiction && (
         <p className="notice" role="alert">
           The readings contradict what I was told.{' '}
-          {contradiction.worst.kind === 'reading' ? 'What the display showed' : 'What the scale found'} on{' '}
-          {shortDayText(msFromSeconds(contradiction.worst.atS), nowMs, zone)} is{' '}
+          {contradiction.worst.kind === 'reading'
+            ? 'What the display showed'
+            : view.charges.some(item => item.looks.some(look => look.id === contradiction.worst.id))
+              ? 'How the beads looked'
+              : 'What the scale found'}{' '}
+          on {shortDayText(msFromSeconds(contradiction.worst.atS), nowMs, zone)} is{' '}
           <Figure
             answer={missAnswer(contradiction.worst, contradiction.worst.kind === 'reading' ? '%' : 'g')}
           >
@@ -139,6 +144,7 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
         </p>
       )}
       <AirLine view={view} state={state} nowMs={nowMs} zone={zone} report={report} />
+      <WeighedLine view={view} boxC={boxC} nowMs={nowMs} zone={zone} />
       {report && (
         <FactWorthMost view={view} report={report} roomIsRead={(facts?.room.readings.length ?? 0) > 0} />
       )}

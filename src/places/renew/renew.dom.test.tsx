@@ -53,6 +53,26 @@ describe('renewing', () => {
     expect(heating.airVapourPressurePa).toBeGreaterThan(500)
     expect(heating.leftWaterG).toBeUndefined()
   })
+  test('at a renewal the browser is asked to keep what is here', async () => {
+    const asked: string[] = []
+    Object.defineProperty(navigator, 'storage', {
+      configurable: true,
+      value: {
+        persisted: () => Promise.resolve(asked.length > 0),
+        persist: () => Promise.resolve(asked.push('persist') > 0),
+      },
+    })
+    const store = await open()
+    keep()
+    await written(store)
+    await waitFor(() => expect(asked).toEqual(['persist']))
+    cleanup()
+    const again = await open()
+    keep()
+    await written(again)
+    // granted once, not asked again
+    expect(asked).toEqual(['persist'])
+  })
   test('a flame’s water is reckoned, and its cautions shown', async () => {
     const store = await open()
     expect(shownCautions()).not.toContain('gas-oven')

@@ -36,6 +36,15 @@ describe('the shelf', () => {
     expect(screen.getByText(/One entry can’t be true together/)).toBeTruthy()
     expect(screen.getByRole('heading', { level: 1 }).textContent).toContain('Reckoning')
   })
+  test('what is in no box is listed, with the way back', async () => {
+    const away = makeAct(testMaker, 'to the printer', [
+      { kind: 'spool.moved', payload: { spoolId: 'cox-spool-1', where: { at: 'printer' } } },
+      { kind: 'charge.moved', payload: { chargeId: 'thole-beads', boxId: null } },
+    ])
+    renderPlace(<ShelfPlace />, { store: memoryStore([...acts, away]) })
+    const list = (await screen.findByText('In no box')).parentElement!
+    expect(list.textContent).toMatch(/PLA ochre on the printer.*Beads in Thole put away/)
+  })
   test('a failed reckoning is said once, and loses nothing', async () => {
     renderPlace(<ShelfPlace />, {
       store: memoryStore([...acts]),

@@ -9,6 +9,7 @@ import { useJournalTools } from '../journal/journal-context.tsx'
 import { knownBox, reportQuery, useJournal, type KnownBox } from '../journal/queries.ts'
 import { DrawnLegend } from './drawn-legend.tsx'
 import { layOutShelf } from './layout.ts'
+import { Elsewhere } from './elsewhere.tsx'
 import { ShelfFoot } from './shelf-foot.tsx'
 import { ShelfMoves } from './shelf-moves.tsx'
 import { ShelfDrawing, type ShelfItem } from './shelf-drawing.tsx'
@@ -155,6 +156,7 @@ export default function ShelfPlace() {
           </>
         )}
       </div>
+      <Elsewhere onAsk={setAsking} />
       <ShelfFoot />
       {logging && <LogReading close={() => setLogging(false)} />}
       {asking !== null && <MoveDialog close={closeMove} {...(asking === '' ? {} : { thingId: asking })} />}

@@ -1,0 +1,56 @@
+import { weighedRhAnswer } from '#core/answers/renewal-answers.ts'
+import { enteredAnswer } from '#core/answers/answers.ts'
+import { weighedCharge } from '#core/renewal/weighed.ts'
+import { weighedSigmaG, weighedWaterG } from '#records/charge-evidence.ts'
+import type { BoxView } from '#records/box-view.ts'
+import { shortDayText } from '#draw/dates.ts'
+import { Figure } from '#draw/figure.tsx'
+import { inWhole, THIN } from '#draw/format.ts'
+import { useMeasures } from '../journal/journal-context.tsx'
+
+/** The last weighing as a reading of its own: where the display is blind, it is the one that sees. */
+export function WeighedLine({
+  view,
+  boxC,
+  nowMs,
+  zone,
+}: {
+  readonly view: BoxView
+  readonly boxC: number
+  readonly nowMs: number
+  readonly zone: string
+}) {
+  const { water } = useMeasures()
+  const charge = view.charges[0]
+  const weighing = charge?.weighings.at(-1)
+  if (!charge || !weighing) return null
+  const waterG = weighedWaterG(charge, weighing)
+  const weighed = weighedCharge({
+    desiccant: charge.desiccant,
+    dryMassG: charge.dryMassG,
+    waterG,
+    sigmaG: weighedSigmaG(charge, weighing),
+    temperatureC: boxC,
+  })
+  return (
+    <p className="weighed-line">
+      Weighed {shortDayText(weighing.atMs, nowMs, zone)}: the beads held{' '}
+      <Figure
+        answer={enteredAnswer(
+          'water found by weighing',
+          'gross less holder less dry beads',
+          Math.max(0, waterG),
+          'g',
+          'measured',
+        )}
+      >
+        {water.text(Math.max(0, waterG))}
+      </Figure>{' '}
+      of water, air of{' '}
+      <Figure answer={weighedRhAnswer(weighed, charge.desiccant, boxC)}>
+        {inWhole(weighed.rhPercent)} ({inWhole(weighed.lowRhPercent)}–{inWhole(weighed.highRhPercent)}){THIN}%
+      </Figure>{' '}
+      over them.
+    </p>
+  )
+}

@@ -1,0 +1,26 @@
+import { useJournal } from '../journal/queries.ts'
+import { boxOf, idOf, movables, nameOf, whereText } from '../move/places-to-go.ts'
+
+/** What is in no box just now, and the way back in. */
+export function Elsewhere({ onAsk }: { readonly onAsk: (thingId: string) => void }) {
+  const { state } = useJournal()
+  const things = movables(state).filter(thing => boxOf(thing) === null)
+  if (things.length === 0) return null
+  return (
+    <section className="elsewhere" aria-labelledby="elsewhere">
+      <h2 id="elsewhere" className="section">
+        In no box
+      </h2>
+      <ul>
+        {things.map(thing => (
+          <li key={idOf(thing)}>
+            <button type="button" className="worded" onClick={() => onAsk(idOf(thing))}>
+              {nameOf(thing)}
+            </button>{' '}
+            <span className="aside">{whereText(state, thing)}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
