@@ -9,6 +9,7 @@ import { ENSEMBLE_TOLERANCES } from '../src/core/estimate/posterior.ts'
 import { simulate } from '../src/core/network/simulate.ts'
 import { journalBench } from './journal-bench.ts'
 import { explicitRungeKutta } from './explicit-runge-kutta.ts'
+import { solverBench } from './solver-bench.ts'
 
 /** Median milliseconds of one call, over a few rounds. */
 function time(calls: number, run: (i: number) => unknown): number {
@@ -67,4 +68,5 @@ console.log(
   `one box, ${report.draws} draws over 150 days and a year ahead: ${(reported - start).toFixed(0)} ms; grams wanted on top: ${(performance.now() - reported).toFixed(0)} ms`,
 )
 
+solverBench()
 await journalBench()

@@ -1,4 +1,4 @@
-import { storeVapourDensityGPerL } from '../src/core/network/compiled.ts'
+import { storeVapourDensityGPerL } from '../src/core/network/water-store.ts'
 import { ROOM, type Network } from '../src/core/network/network.ts'
 
 /** The plain way: classical Runge–Kutta of order 4 at the largest step the box air's time constant allows. */

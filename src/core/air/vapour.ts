@@ -1,6 +1,7 @@
 import type { Celsius, GramsPerCubicMetre, Pascal, PercentRh } from '#units/quantity.ts'
 import { fractionFromPercent, percentFromFraction } from '#units/ratio.ts'
 import { kelvinFromCelsius } from '#units/temperature.ts'
+import { perLitreFromPerCubicMetre } from '#units/volume.ts'
 import { dewPointC, saturationPressureWaterPa } from './saturation.ts'
 
 export const MOLAR_MASS_WATER_G_PER_MOL = 18.015268
@@ -62,3 +63,9 @@ export const rhAtConstantVapourDensityPercent = (change: {
     }),
     temperatureC: change.toTemperatureC,
   })
+
+/** Saturation vapour density over water, g/L. */
+export const saturationDensityGPerL = (temperatureC: Celsius): number =>
+  perLitreFromPerCubicMetre(
+    vapourDensityGPerM3({ vapourPressurePa: saturationPressureWaterPa(temperatureC), temperatureC }),
+  )

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { MATERIALS } from '../filament/catalogue.ts'
 import { spoolConductanceLPerH, spoolFits, USUAL_SPOOL, windingRadiusMm } from '../filament/winding.ts'
-import { saturationDensityGPerL } from '../network/compiled.ts'
+import { saturationDensityGPerL } from '../air/vapour.ts'
 import { CLIMATES, profileAt, roomSurroundings } from '../room/climate.ts'
 import { CONTAINER_KINDS, CONTAINERS, freeAirL, insideVolumeL } from './container.ts'
 import { openingShare } from './opening.ts'

@@ -1,4 +1,6 @@
-import type { LitresPerHour, Millimetres } from '#units/quantity.ts'
+import type { Celsius, LitresPerHour, Millimetres } from '#units/quantity.ts'
+import { kelvinFromCelsius } from '#units/temperature.ts'
+import { GAS_CONSTANT_J_PER_MOL_K } from '../air/vapour.ts'
 import type { ContainerSize } from './container.ts'
 
 /** Inner surface of walls and lid, m². */
@@ -26,12 +28,35 @@ export const WALLS = {
 } as const
 export type WallMaterial = keyof typeof WALLS
 
+/** How permeability falls with temperature, kJ/mol; the rest hardly changes. Typical, from memory. */
+const WALL_ACTIVATION_KJ_PER_MOL: Partial<Record<WallMaterial, number>> = {
+  PP: 42,
+  HDPE: 33,
+  LDPE: 33,
+  PVC: 23,
+}
+const STATED_C = 38
+
+/** Share of the stated permeability that is left at a temperature: exp[−(E/R)(1/T − 1/311.15)]. */
+export const wallTemperatureFactor = (wall: WallMaterial, temperatureC: Celsius): number =>
+  Math.exp(
+    ((-(WALL_ACTIVATION_KJ_PER_MOL[wall] ?? 0) * 1000) / GAS_CONSTANT_J_PER_MOL_K) *
+      (1 / kelvinFromCelsius(temperatureC) - 1 / kelvinFromCelsius(STATED_C)),
+  )
+
+/** Films of bags, g·mm/(m²·day) as above, and their usual thickness, mm; typical, from memory. */
+export const FILMS = {
+  'zip bag': { permeability: WALLS.LDPE, thicknessMm: 0.06 },
+  'vacuum bag': { permeability: 0.35, thicknessMm: 0.09 },
+  'aluminium-lined bag': { permeability: 0.002, thicknessMm: 0.1 },
+} as const
+
 /** Vapour density of air at 38 °C / 90 % RH, g/L: the drive under which wall permeabilities are stated. */
 const STATED_DRIVE_G_PER_L = 0.0416
 const HOURS_PER_DAY = 24
 
 /**
- * Walls as a conductance: G = P·A/d/24/0.0416. Taken at the stated 38 °C, so rather too leaky in a cool room.
+ * Walls as a conductance: G = P·A/d/24/0.0416, carried to a temperature by the wall's own law.
  * @param areaM2 0.01–10
  * @param thicknessMm 0.02–50
  * @returns L/h of air whose vapour passes
@@ -40,4 +65,9 @@ export const wallConductanceLPerH = (
   wall: WallMaterial,
   areaM2: number,
   thicknessMm: Millimetres,
-): LitresPerHour => (WALLS[wall] * areaM2) / thicknessMm / HOURS_PER_DAY / STATED_DRIVE_G_PER_L
+  temperatureC: Celsius = STATED_C,
+): LitresPerHour =>
+  (wallTemperatureFactor(wall, temperatureC) * WALLS[wall] * areaM2) /
+  thicknessMm /
+  HOURS_PER_DAY /
+  STATED_DRIVE_G_PER_L

@@ -10,7 +10,7 @@ import { residualLoadingGPerG } from '../desiccant/regeneration.ts'
 import { MATERIALS } from '../filament/catalogue.ts'
 import { sorptionIsotherm } from '../filament/sorption.ts'
 import { spoolConductanceLPerH, spoolSolidsL } from '../filament/winding.ts'
-import { waterAtRhG } from '../network/compiled.ts'
+import { waterAtRhG } from '../network/water-store.ts'
 import {
   ROOM,
   type Network,

@@ -1,6 +1,6 @@
 import type { Grams, Seconds } from '#units/quantity.ts'
 import { simulate } from '../network/simulate.ts'
-import { waterAtRhG } from '../network/compiled.ts'
+import { waterAtRhG } from '../network/water-store.ts'
 import {
   chargeConductanceLPerH,
   chargeStore,

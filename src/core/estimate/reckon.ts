@@ -1,7 +1,7 @@
 import { percentFromFraction } from '#units/ratio.ts'
 import { secondsFromDays } from '#units/time.ts'
 import { perCubicMetreFromPerLitre } from '#units/volume.ts'
-import { saturationDensityGPerL } from '../network/compiled.ts'
+import { saturationDensityGPerL } from '../air/vapour.ts'
 import { floorOf } from './box-floor.ts'
 import { HORIZON_S, isPresent } from './box-network.ts'
 import { findContradiction } from './contradiction.ts'

@@ -3,7 +3,7 @@ import { fractionFromPercent } from '#units/ratio.ts'
 import { kelvinFromCelsius } from '#units/temperature.ts'
 import { vapourDiffusivityM2PerS } from '../air/diffusivity.ts'
 import { GAS_CONSTANT_J_PER_MOL_K } from '../air/vapour.ts'
-import { saturationDensityGPerL } from '../network/compiled.ts'
+import { saturationDensityGPerL } from '../air/vapour.ts'
 import type { Material } from './material.ts'
 import { equilibriumMoisturePercent } from './sorption.ts'
 
@@ -23,7 +23,7 @@ export const USUAL_SPOOL: SpoolSize = {
   fullFilamentG: 1000,
 }
 
-const FLANGE_MM = 4.5
+export const FLANGE_MM = 4.5
 const STRAND_RADIUS_M = 0.875e-3
 /** Slit transport along the winding: share of the diffusivity in free air; range 0.03–0.15. */
 export const DEFAULT_SLIT_SHARE = 0.07

@@ -1,130 +1,401 @@
-import type { Celsius } from '#units/quantity.ts'
+import type { Celsius, Pascal } from '#units/quantity.ts'
 import { fractionFromPercent, percentFromFraction } from '#units/ratio.ts'
 import { kelvinFromCelsius } from '#units/temperature.ts'
-import { perLitreFromPerCubicMetre } from '#units/volume.ts'
-import { saturationPressureWaterPa } from '../air/saturation.ts'
-import { GAS_CONSTANT_J_PER_MOL_K, MOLAR_MASS_WATER_G_PER_MOL, vapourDensityGPerM3 } from '../air/vapour.ts'
-import {
-  henryConstantPerPa,
-  linearisedLoading,
-  linearisedLoadingSlope,
-  SILICA_GEL,
-} from '../desiccant/silica-gel.ts'
-import { activityOfMoisture } from '../filament/sorption.ts'
-import { ROOM, type Network, type WaterStore } from './network.ts'
+import { vapourDiffusivityM2PerS } from '../air/diffusivity.ts'
+import { saturationPressureIcePa, saturationPressureWaterPa } from '../air/saturation.ts'
+import { saturationDensityGPerL, GAS_CONSTANT_J_PER_MOL_K, STANDARD_PRESSURE_PA } from '../air/vapour.ts'
+import type { TabulatedDesiccant } from '../desiccant/tabulated.ts'
+import type { TothConstants } from '../desiccant/silica-gel.ts'
+import { ROOM, type Network, type SurroundingsPoint, type WaterStore } from './network.ts'
+import { silicaFactorGPerL, tabulatedFactorGPerL, waterShape, waterShapeSlope } from './water-store.ts'
 
-/** Saturation vapour density over water, g/L. */
-export const saturationDensityGPerL = (temperatureC: Celsius): number =>
-  perLitreFromPerCubicMetre(
-    vapourDensityGPerM3({ vapourPressurePa: saturationPressureWaterPa(temperatureC), temperatureC }),
-  )
+/** What a node's link to its parent compares: like with like, or a strand with its surface in equilibrium. */
+const TREE = 0
+const SURFACE = 1
+
+type Temperatures = { airC: Celsius; beadC: Celsius; spoolC: Celsius }
 
 /**
- * What depends on temperature alone. Every store's vapour density is a function of its water times one of these,
- * so a step evaluates the exponentials a few times, whatever the number of nodes.
+ * A network as typed arrays: nodes sorted so that each parent comes before its children, one link towards the root
+ * each. Evaluates the flows of all links and their slopes; allocates nothing once made.
  */
-export interface TemperatureFactors {
-  saturationGPerL: number
-  silicaAGPerL: number
-  silicaRdGPerL: number
-}
+export class Compiled {
+  readonly nodes: number
+  readonly parent: Int32Array
+  /** Node index of each node's link in `links`; −1 for strands. */
+  readonly linkOf: Int32Array
+  readonly links: number
+  /** Links to the room, and those to node 0, in this order; `bookedNode` is the node at their far end. */
+  readonly bookedLink: Int32Array
+  readonly bookedNode: Int32Array
+  readonly bookedBeside: Uint8Array
+  readonly roomLinks: number
+  /** Any node that has a second link, straight to node 0. */
+  readonly hasBeside: boolean
 
-export function writeTemperatureFactors(temperatureC: Celsius, out: TemperatureFactors): void {
-  out.saturationGPerL = saturationDensityGPerL(temperatureC)
-  const densityPerPa = perLitreFromPerCubicMetre(
-    MOLAR_MASS_WATER_G_PER_MOL / (GAS_CONSTANT_J_PER_MOL_K * kelvinFromCelsius(temperatureC)),
-  )
-  out.silicaAGPerL = densityPerPa / henryConstantPerPa(SILICA_GEL['silica-a'], temperatureC)
-  out.silicaRdGPerL = densityPerPa / henryConstantPerPa(SILICA_GEL['silica-rd'], temperatureC)
-}
+  readonly up: Float64Array
+  readonly beside: Float64Array
+  readonly room: Float64Array
+  readonly stores: WaterStore[]
 
-export const temperatureFactors = (temperatureC: Celsius): TemperatureFactors => {
-  const out = { saturationGPerL: 0, silicaAGPerL: 0, silicaRdGPerL: 0 }
-  writeTemperatureFactors(temperatureC, out)
-  return out
-}
+  /** Vapour density over a node, g/L, or concentration of a strand, g/g. */
+  readonly potential: Float64Array
+  readonly slope: Float64Array
+  /** Concentration of a filament's surface in equilibrium with the air between its turns. */
+  readonly surface: Float64Array
+  readonly surfaceSlope: Float64Array
+  /** Grams an hour: towards the parent, straight to node 0, and by each room link into the box. */
+  readonly upFlow: Float64Array
+  readonly besideFlow: Float64Array
+  readonly roomFlow: Float64Array
+  /** Conductances at the temperature of the last evaluation. */
+  readonly upNow: Float64Array
+  readonly besideNow: Float64Array
+  readonly roomNow: Float64Array
 
-/** The temperature factor of a store; air has none. */
-export function storeFactor(store: WaterStore, factors: TemperatureFactors): number {
-  switch (store.kind) {
-    case 'air':
-      return 1
-    case 'silica':
-      return store.gel === SILICA_GEL['silica-rd'] ? factors.silicaRdGPerL : factors.silicaAGPerL
-    case 'polymer':
-    case 'board':
-      return factors.saturationGPerL
-  }
-}
+  roomDensityGPerL = 0
+  saturationGPerL = 0
+  boxC: Celsius = 0
 
-/** The part of a store's vapour density that depends on its water alone. */
-export function waterShape(store: WaterStore, waterG: number): number {
-  switch (store.kind) {
-    case 'air':
-      return waterG / store.volumeL
-    case 'silica':
-      return linearisedLoading(store.gel, waterG / (store.dryMassG * store.capacityFactor))
-    case 'polymer':
-      return activityOfMoisture(store.isotherm, percentFromFraction(waterG / store.dryMassG))
-    case 'board':
-      return waterG / (store.dryMassG * store.loadingAtSaturationGPerG)
-  }
-}
+  /** Nodes by the shape of their potential: free air, straight, any other. */
+  private readonly airs: Int32Array
+  private readonly linears: Int32Array
+  private readonly others: Int32Array
+  private readonly perGram: Float64Array
+  private readonly factorOf: Int32Array
+  private readonly drive: Uint8Array
+  private readonly surfaceSlopeAtZero: Float64Array
+  private readonly surfaceCurvature: Float64Array
+  private readonly factors: Float64Array
+  private readonly factorFns: ((t: Temperatures) => number)[] = []
+  private readonly upLaw: Int32Array
+  private readonly besideLaw: Int32Array
+  private readonly roomLaw: Int32Array
+  private readonly lawFactors: Float64Array
+  private readonly lawFns: ((t: Temperatures) => number)[] = [() => 1]
+  private readonly laws = new Map<string, number>()
+  private readonly point: SurroundingsPoint = { temperatureC: 0, vapourDensityGPerL: 0 }
+  private readonly temperatures: Temperatures = { airC: 0, beadC: 0, spoolC: 0 }
+  private factorsAtS = Number.NaN
+  /** Room link or node behind each link of the network, for events that change one. */
+  private readonly roomSlotOf: Int32Array
 
-/** Its derivative by the water, per gram. */
-export function waterShapeSlope(store: WaterStore, waterG: number): number {
-  switch (store.kind) {
-    case 'air':
-      return 1 / store.volumeL
-    case 'silica': {
-      const capacityG = store.dryMassG * store.capacityFactor
-      return linearisedLoadingSlope(store.gel, waterG / capacityG) / capacityG
+  /** @throws Error where the links are no tree rooted in node 0: a mistake of the caller, not of the user. */
+  constructor(private readonly network: Network) {
+    const n = network.nodes.length
+    const perNode = () => new Float64Array(n)
+    this.nodes = n
+    this.links = network.links.length
+    this.stores = network.nodes.map(node => node.store)
+    this.parent = new Int32Array(n).fill(-1)
+    this.linkOf = new Int32Array(n).fill(-1)
+    this.drive = new Uint8Array(n)
+    this.up = perNode()
+    this.upNow = perNode()
+    this.beside = perNode()
+    this.besideNow = perNode()
+    this.potential = perNode()
+    this.slope = perNode()
+    this.surface = perNode()
+    this.surfaceSlope = perNode()
+    this.upFlow = perNode()
+    this.besideFlow = perNode()
+    this.surfaceSlopeAtZero = perNode()
+    this.surfaceCurvature = perNode()
+    this.upLaw = new Int32Array(n)
+    this.besideLaw = new Int32Array(n)
+    this.perGram = perNode()
+    this.factorOf = new Int32Array(n)
+
+    const roomLinks = network.links.filter(link => link.b === ROOM)
+    this.roomLinks = roomLinks.length
+    this.room = new Float64Array(roomLinks.length)
+    this.roomNow = new Float64Array(roomLinks.length)
+    this.roomFlow = new Float64Array(roomLinks.length)
+    this.roomLaw = new Int32Array(roomLinks.length)
+    this.roomSlotOf = new Int32Array(this.links).fill(-1)
+    const booked: { link: number; node: number }[] = []
+    let hasBeside = false
+    network.links.forEach((link, l) => {
+      const law = this.lawIndex(link.law)
+      if (link.b === ROOM) {
+        const slot = booked.push({ link: l, node: link.a }) - 1
+        this.roomSlotOf[l] = slot
+        this.room[slot] = link.conductanceLPerH
+        this.roomLaw[slot] = law
+      }
+    })
+    network.links.forEach((link, l) => {
+      if (link.b === ROOM) return
+      if (link.beside) {
+        hasBeside = true
+        this.beside[link.a] = link.conductanceLPerH
+        this.besideLaw[link.a] = this.lawIndex(link.law)
+      } else {
+        this.setParent(link.a, link.b, link.path)
+        this.linkOf[link.a] = l
+        this.up[link.a] = link.conductanceLPerH
+        this.upLaw[link.a] = this.lawIndex(link.law)
+      }
+      if (link.b === 0) booked.push({ link: l, node: link.a })
+    })
+    for (const strand of network.strands ?? []) {
+      this.setParent(strand.a, strand.b, 'strand')
+      this.up[strand.a] = strand.transferGPerH
+      this.upLaw[strand.a] = this.lawIndex({
+        kind: 'arrhenius',
+        activationKJPerMol: strand.activationKJPerMol,
+        referenceC: 23,
+        of: 'spool',
+      })
+      const toAir = network.nodes[strand.b]!.store.kind === 'air'
+      this.drive[strand.a] = toAir ? SURFACE : TREE
+      if (toAir) {
+        this.surfaceSlopeAtZero[strand.b] = fractionFromPercent(strand.isotherm.slopeAtZeroPercent)
+        this.surfaceCurvature[strand.b] = strand.isotherm.curvature
+      }
     }
-    case 'polymer': {
-      const { slopeAtZeroPercent: slope, curvature } = store.isotherm
-      const moisturePercent = percentFromFraction(waterG / store.dryMassG)
-      const activity = activityOfMoisture(store.isotherm, moisturePercent)
-      const perActivity =
-        (slope * (1 + curvature * activity * activity)) / (1 - curvature * activity * activity) ** 2
-      return percentFromFraction(1 / store.dryMassG) / perActivity
+    for (let i = 1; i < n; i++) if (this.parent[i] === -1) throw new Error(`Node ${i} is linked to nothing.`)
+    this.hasBeside = hasBeside
+    this.bookedLink = Int32Array.from(booked, item => item.link)
+    this.bookedNode = Int32Array.from(booked, item => item.node)
+    this.bookedBeside = Uint8Array.from(booked, item => (network.links[item.link]!.beside ? 1 : 0))
+
+    const factorIndex = this.factorTable()
+    this.stores.forEach((store, i) => {
+      this.describe(store, i)
+      this.factorOf[i] = factorIndex(store)
+    })
+    const nodesOf = (...kinds: WaterStore['kind'][]) =>
+      Int32Array.from(this.stores.keys()).filter(i => kinds.includes(this.stores[i]!.kind))
+    this.airs = nodesOf('air')
+    this.linears = nodesOf('strand', 'board')
+    this.others = nodesOf('silica', 'tabulated', 'polymer')
+    this.factors = new Float64Array(this.factorFns.length)
+    this.lawFactors = new Float64Array(this.lawFns.length)
+  }
+
+  /** Another conductance for one link of the network. */
+  setConductance(link: number, conductanceLPerH: number): void {
+    const { a, b, beside } = this.network.links[link]!
+    if (b === ROOM) this.room[this.roomSlotOf[link]!] = conductanceLPerH
+    else (beside ? this.beside : this.up)[a] = conductanceLPerH
+    this.factorsAtS = Number.NaN
+  }
+
+  setStore(node: number, store: WaterStore): void {
+    this.stores[node] = store
+    this.describe(store, node)
+  }
+
+  /** Temperatures, room air and conductances at a time. */
+  setTime(timeS: number): void {
+    if (timeS === this.factorsAtS) return
+    this.factorsAtS = timeS
+    const { point, temperatures, factors, lawFactors } = this
+    this.network.surroundings.at(timeS, point)
+    this.roomDensityGPerL = point.vapourDensityGPerL
+    temperatures.airC = point.temperatureC
+    this.boxC = point.temperatureC
+    temperatures.beadC = point.beadTemperatureC ?? point.temperatureC
+    temperatures.spoolC = point.spoolTemperatureC ?? point.temperatureC
+    for (let i = 0; i < factors.length; i++) factors[i] = this.factorFns[i]!(temperatures)
+    this.saturationGPerL = factors[1]!
+    for (let i = 0; i < lawFactors.length; i++) lawFactors[i] = this.lawFns[i]!(temperatures)
+    const { up, upNow, upLaw, room, roomNow, roomLaw } = this
+    for (let i = 1; i < up.length; i++) upNow[i] = up[i]! * lawFactors[upLaw[i]!]!
+    for (let r = 0; r < room.length; r++) roomNow[r] = room[r]! * lawFactors[roomLaw[r]!]!
+    if (this.hasBeside)
+      for (let i = 1; i < up.length; i++)
+        this.besideNow[i] = this.beside[i]! * lawFactors[this.besideLaw[i]!]!
+  }
+
+  /** Potentials of all nodes with this water at the time set, and their slopes if wanted. */
+  evaluatePotentials(waterG: Float64Array, slopesToo: boolean): void {
+    const { airs, linears, others, perGram, factorOf, factors, potential, slope, surface, surfaceSlope } =
+      this
+    const { surfaceSlopeAtZero, surfaceCurvature, stores } = this
+    for (let at = 0; at < linears.length; at++) {
+      const i = linears[at]!
+      const scale = perGram[i]! * factors[factorOf[i]!]!
+      potential[i] = waterG[i]! * scale
+      if (slopesToo) slope[i] = scale
     }
-    case 'board':
-      return 1 / (store.dryMassG * store.loadingAtSaturationGPerG)
+    for (let at = 0; at < airs.length; at++) {
+      const i = airs[at]!
+      const saturation = factors[factorOf[i]!]!
+      let density = waterG[i]! * perGram[i]!
+      let gain = perGram[i]!
+      if (density > saturation) {
+        // the rest is dew: the air over it stays saturated but for a trace that keeps the slope alive
+        density = saturation + (density - saturation) * DEW_SLOPE
+        gain *= DEW_SLOPE
+      }
+      potential[i] = density
+      if (slopesToo) slope[i] = gain
+      const first = surfaceSlopeAtZero[i]!
+      if (first === 0) continue
+      const activity = density / saturation
+      const bend = 1 - surfaceCurvature[i]! * activity * activity
+      surface[i] = (first * activity) / bend
+      if (slopesToo) surfaceSlope[i] = (first * (2 - bend) * gain) / (bend * bend * saturation)
+    }
+    for (let at = 0; at < others.length; at++) {
+      const i = others[at]!
+      const factor = factors[factorOf[i]!]!
+      potential[i] = waterShape(stores[i]!, waterG[i]!) * factor
+      if (slopesToo) slope[i] = waterShapeSlope(stores[i]!, waterG[i]!) * factor
+    }
+  }
+
+  /** Flows of all links from the potentials evaluated last. */
+  evaluateFlows(): void {
+    const { parent, drive, upNow, upFlow, potential, surface, bookedNode, roomNow, roomFlow } = this
+    for (let i = 1; i < parent.length; i++) {
+      const p = parent[i]!
+      upFlow[i] = upNow[i]! * (potential[i]! - (drive[i] === SURFACE ? surface[p]! : potential[p]!))
+    }
+    for (let r = 0; r < roomFlow.length; r++)
+      roomFlow[r] = roomNow[r]! * (this.roomDensityGPerL - potential[bookedNode[r]!]!)
+    if (this.hasBeside)
+      for (let i = 1; i < parent.length; i++)
+        this.besideFlow[i] = this.besideNow[i]! * (potential[i]! - potential[0]!)
+  }
+
+  /** Slopes of each upward flow by the water of its node and of its parent. */
+  writeUpSlopes(own: Float64Array, byParent: Float64Array): void {
+    const { parent, drive, upNow, slope, surfaceSlope } = this
+    for (let i = 1; i < parent.length; i++) {
+      const p = parent[i]!
+      own[i] = upNow[i]! * slope[i]!
+      byParent[i] = upNow[i]! * (drive[i] === SURFACE ? surfaceSlope[p]! : slope[p]!)
+    }
+  }
+
+  /** Sum of flows into each node, g/h, from the flows evaluated last. */
+  sumFlows(out: Float64Array): void {
+    const { parent, upFlow, besideFlow, bookedNode, roomFlow } = this
+    out.fill(0)
+    for (let i = 1; i < parent.length; i++) {
+      const flow = upFlow[i]!
+      out[i]! -= flow
+      out[parent[i]!]! += flow
+    }
+    for (let r = 0; r < roomFlow.length; r++) out[bookedNode[r]!]! += roomFlow[r]!
+    if (this.hasBeside)
+      for (let i = 1; i < parent.length; i++) {
+        out[i]! -= besideFlow[i]!
+        out[0]! += besideFlow[i]!
+      }
+  }
+
+  /** Flow of each booked link, g/h, from the flows evaluated last. */
+  writeBookedFlows(out: Float64Array): void {
+    const { roomFlow, upFlow, besideFlow, bookedNode, bookedBeside } = this
+    out.set(roomFlow)
+    for (let l = roomFlow.length; l < out.length; l++)
+      out[l] = (bookedBeside[l] === 1 ? besideFlow : upFlow)[bookedNode[l]!]!
+  }
+
+  /** Water that a change of 1 % RH is worth in air, g: the measure of a step's error there; NaN for other stores. */
+  airCapacityGPerPercent(node: number): number {
+    const store = this.stores[node]!
+    return store.kind === 'air'
+      ? fractionFromPercent(store.volumeL * this.factors[this.factorOf[node]!]!)
+      : Number.NaN
+  }
+
+  /** RH of the box air, %, with this water at the time set; never above 100. */
+  boxRhPercent(boxWaterG: number): number {
+    return Math.min(100, percentFromFraction((boxWaterG * this.perGram[0]!) / this.saturationGPerL))
+  }
+
+  /** Water in the box beyond what its air can hold at the time set, g; below freezing, beyond saturation over ice. */
+  dewG(waterG: Float64Array): number {
+    const { boxC } = this
+    const share = boxC < 0 ? saturationPressureIcePa(boxC) / saturationPressureWaterPa(boxC) : 1
+    return Math.max(0, waterG[0]! - (this.saturationGPerL * share) / this.perGram[0]!)
+  }
+
+  private setParent(a: number, b: number, path: string): void {
+    if (b >= a) throw new Error(`Link ${path} must name the node nearer the root last.`)
+    if (this.parent[a] !== -1) throw new Error(`Node ${a} has two parents; the network must be a tree.`)
+    this.parent[a] = b
+  }
+
+  private describe(store: WaterStore, i: number): void {
+    switch (store.kind) {
+      case 'air':
+        this.perGram[i] = 1 / store.volumeL
+        return
+      case 'board':
+        this.perGram[i] = 1 / (store.dryMassG * store.loadingAtSaturationGPerG)
+        return
+      case 'strand':
+        this.perGram[i] = 1 / store.dryMassG
+        return
+      default:
+    }
+  }
+
+  /** Each distinct dependence on temperature once, whatever the number of nodes. */
+  private factorTable(): (store: WaterStore) => number {
+    const add = (fn: (t: Temperatures) => number) => this.factorFns.push(fn) - 1
+    const one = add(() => 1)
+    const box = add(t => saturationDensityGPerL(t.airC))
+    const spool = add(t => saturationDensityGPerL(t.spoolC))
+    const gels = new Map<TothConstants, number>()
+    const tables = new Map<TabulatedDesiccant, number>()
+    return store => {
+      switch (store.kind) {
+        case 'strand':
+          return one
+        case 'air':
+          return store.of === 'spool' ? spool : box
+        case 'polymer':
+        case 'board':
+          return spool
+        case 'silica':
+          if (!gels.has(store.gel))
+            gels.set(
+              store.gel,
+              add(t => silicaFactorGPerL(store.gel, t.beadC)),
+            )
+          return gels.get(store.gel)!
+        case 'tabulated':
+          if (!tables.has(store.desiccant))
+            tables.set(
+              store.desiccant,
+              add(t => tabulatedFactorGPerL(store.desiccant, t.beadC)),
+            )
+          return tables.get(store.desiccant)!
+      }
+    }
+  }
+
+  private lawIndex(law: Network['links'][number]['law']): number {
+    if (!law) return 0
+    const key = JSON.stringify(law)
+    const known = this.laws.get(key)
+    if (known !== undefined) return known
+    const pressurePa: Pascal = this.network.surroundings.pressurePa ?? STANDARD_PRESSURE_PA
+    let fn: (t: Temperatures) => number
+    if (law.kind === 'diffusion') {
+      const reference = vapourDiffusivityM2PerS(law.referenceC)
+      fn =
+        law.of === 'spool'
+          ? t => vapourDiffusivityM2PerS(t.spoolC, pressurePa) / reference
+          : t => vapourDiffusivityM2PerS(t.airC, pressurePa) / reference
+    } else {
+      const perK = (-law.activationKJPerMol * 1000) / GAS_CONSTANT_J_PER_MOL_K
+      const inverse = 1 / kelvinFromCelsius(law.referenceC)
+      fn = t => Math.exp(perK * (1 / kelvinFromCelsius(law.of === 'spool' ? t.spoolC : t.airC) - inverse))
+    }
+    const index = this.lawFns.push(fn) - 1
+    this.laws.set(key, index)
+    return index
   }
 }
 
-/** Vapour density over a store, g/L. */
-export const storeVapourDensityGPerL = (store: WaterStore, waterG: number, temperatureC: Celsius): number =>
-  waterShape(store, waterG) * storeFactor(store, temperatureFactors(temperatureC))
-
-/** Grams of water a store holds in equilibrium with air of this activity (RH as a fraction, 0…1). */
-export function waterAtRhG(store: WaterStore, rhPercent: number, temperatureC: Celsius): number {
-  const targetGPerL = fractionFromPercent(rhPercent) * saturationDensityGPerL(temperatureC)
-  const factor = storeFactor(store, temperatureFactors(temperatureC))
-  if (store.kind === 'air') return targetGPerL * store.volumeL
-  // monotone, and straight at the origin: bracket, then halve
-  let low = 0
-  let high =
-    store.dryMassG * (store.kind === 'silica' ? store.capacityFactor * store.gel.monolayerLoadingGPerG : 1)
-  for (let i = 0; i < 60; i++) {
-    const middle = (low + high) / 2
-    if (waterShape(store, middle) * factor < targetGPerL) low = middle
-    else high = middle
-  }
-  return (low + high) / 2
-}
-
-/** @throws Error where the links are no tree rooted in node 0: a mistake of the caller, not of the user. */
-export function parentsOf(network: Network): Int32Array {
-  const parents = new Int32Array(network.nodes.length).fill(-1)
-  for (const link of network.links) {
-    if (link.b === ROOM) continue
-    if (link.b >= link.a) throw new Error(`Link ${link.path} must name the node nearer the root last.`)
-    if (parents[link.a] !== -1 && parents[link.a] !== link.b)
-      throw new Error(`Node ${link.a} has two parents; the network must be a tree.`)
-    parents[link.a] = link.b
-  }
-  for (let i = 1; i < parents.length; i++)
-    if (parents[i] === -1) throw new Error(`Node ${i} is linked to nothing.`)
-  return parents
-}
+/** Share of its usual slope that vapour density keeps where water has condensed. */
+const DEW_SLOPE = 1e-4

@@ -1,4 +1,5 @@
-import type { Celsius, Grams, Litres, LitresPerHour, Seconds } from '#units/quantity.ts'
+import type { Celsius, Grams, Litres, LitresPerHour, Pascal, Seconds } from '#units/quantity.ts'
+import type { TabulatedDesiccant } from '../desiccant/tabulated.ts'
 import type { TothConstants } from '../desiccant/silica-gel.ts'
 import type { SorptionIsotherm } from '../filament/sorption.ts'
 
@@ -9,7 +10,8 @@ import type { SorptionIsotherm } from '../filament/sorption.ts'
 
 /** How a node's water sets the vapour density over it. */
 export type WaterStore =
-  | { readonly kind: 'air'; readonly volumeL: Litres }
+  /** Free air; with `of: 'spool'` that between the turns of a spool, at the spool's temperature. */
+  | { readonly kind: 'air'; readonly volumeL: Litres; readonly of?: 'box' | 'spool' }
   /** `capacityFactor` scales what the gel holds against the catalogue: make, age. */
   | {
       readonly kind: 'silica'
@@ -17,7 +19,16 @@ export type WaterStore =
       readonly gel: TothConstants
       readonly capacityFactor: number
     }
+  | {
+      readonly kind: 'tabulated'
+      readonly dryMassG: Grams
+      readonly desiccant: TabulatedDesiccant
+      readonly capacityFactor: number
+    }
+  /** A whole spool as one lump. */
   | { readonly kind: 'polymer'; readonly dryMassG: Grams; readonly isotherm: SorptionIsotherm }
+  /** A shell of filament: water moves in it by its own concentration, through strand links only. */
+  | { readonly kind: 'strand'; readonly dryMassG: Grams }
   /** Paper board: loading proportional to RH. */
   | { readonly kind: 'board'; readonly dryMassG: Grams; readonly loadingAtSaturationGPerG: number }
 
@@ -30,16 +41,41 @@ export interface NetworkNode {
 /** The room is no node: its air is given. */
 export const ROOM = -1
 
+/** How a conductance changes with temperature: with the diffusivity of vapour in air, or by Arrhenius. */
+export type ConductanceLaw =
+  | { readonly kind: 'diffusion'; readonly referenceC: Celsius; readonly of?: 'box' | 'spool' }
+  | {
+      readonly kind: 'arrhenius'
+      readonly activationKJPerMol: number
+      readonly referenceC: Celsius
+      readonly of?: 'box' | 'spool'
+    }
+
 /**
- * `a` is a node, `b` a node or ROOM. Node-to-node links must form a tree rooted in node 0 (the box air), with the
- * end nearer the root in `b` and of lower index; several links may join one pair. Positive flow runs from b to a
- * for room links (into the box) and from a to b otherwise (out of the store, towards the air).
+ * `a` is a node, `b` a node or ROOM. Each node but node 0 (the box air) has one link towards the root: `b`, the end
+ * nearer the root, of lower index. Beside that tree, a node may have one direct link to node 0 (`beside`). Positive
+ * flow runs from b to a for room links (into the box) and from a to b otherwise (out of the store, towards the air).
+ * Flows are booked for the links that touch the room or node 0.
  */
 export interface NetworkLink {
   readonly path: string
   readonly a: number
   readonly b: number
   readonly conductanceLPerH: LitresPerHour
+  readonly law?: ConductanceLaw
+  readonly beside?: boolean
+}
+
+/**
+ * Water in the filament itself, driven by concentration: U·(c_a − c_b) grams an hour, c in g/g. Where `b` is the air
+ * between the turns, c_b is what the filament's surface holds in equilibrium with it. Part of the same tree.
+ */
+export interface StrandLink {
+  readonly a: number
+  readonly b: number
+  readonly transferGPerH: number
+  readonly isotherm: SorptionIsotherm
+  readonly activationKJPerMol: number
 }
 
 /** What changes the state at an instant; water it brings or takes is booked under `path`. */
@@ -73,18 +109,26 @@ export type NetworkEvent =
       readonly conductanceLPerH: LitresPerHour
     }
 
-/** Temperature of room and box and vapour density of the room's air, at any time of the run; writes into `out`. */
+/** Temperature of the box and vapour density of the room's air, at any time of the run; writes into `out`. */
 export interface Surroundings {
   at(timeS: Seconds, out: SurroundingsPoint): void
+  /** Where the room is known by samples: steps never pass over one, so that no swing is missed. */
+  readonly samples?: { readonly fromS: Seconds; readonly everyS: Seconds }
+  /** Of the air; left out: at sea level. */
+  readonly pressurePa?: Pascal
 }
+/** Beads and spools follow the box late; left out: they are as warm as the air. */
 export interface SurroundingsPoint {
   temperatureC: Celsius
   vapourDensityGPerL: number
+  beadTemperatureC?: Celsius
+  spoolTemperatureC?: Celsius
 }
 
 export interface Network {
   readonly nodes: readonly NetworkNode[]
   readonly links: readonly NetworkLink[]
+  readonly strands?: readonly StrandLink[]
   /** In order of time. */
   readonly events: readonly NetworkEvent[]
   readonly surroundings: Surroundings

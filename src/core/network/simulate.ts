@@ -1,8 +1,8 @@
-import type { Seconds } from '#units/quantity.ts'
-import { fractionFromPercent } from '#units/ratio.ts'
+import type { Grams, Seconds } from '#units/quantity.ts'
 import { secondsFromDays } from '#units/time.ts'
-import { parentsOf, saturationDensityGPerL } from './compiled.ts'
-import { ROOM, type Network, type NetworkEvent, type SurroundingsPoint } from './network.ts'
+import { Compiled } from './compiled.ts'
+import { ROOM, type Network, type NetworkEvent } from './network.ts'
+import { Recorder } from './recorder.ts'
 import { Rosenbrock } from './rosenbrock.ts'
 
 export type Outcome =
@@ -11,16 +11,19 @@ export type Outcome =
 export interface SimulationRequest {
   readonly fromS: Seconds
   readonly toS: Seconds
-  /** Times at which the state is wanted, in order, within the run. The solver lands on each exactly. */
+  /**
+   * Times at which the state is wanted, in order, within the run. Steps run on over them: the state between is read
+   * off the parabola through three accepted points. Where the room is known by samples, steps land on them instead.
+   */
   readonly outputS: ArrayLike<number>
   /** Stop when the box air first stands above this RH at or after `fromS`. */
   readonly stopAbove?: { readonly rhPercent: number; readonly fromS: Seconds }
 }
 
 export interface SimulationOptions {
-  /** Share of a node's water that one step may be wrong by. */
+  /** Share of a store's water that one step may be wrong by. */
   readonly relativeTolerance?: number
-  /** Grams that one step may be wrong by, for stores; for the air it is `airToleranceRhPercent`. */
+  /** Grams that one step may be wrong by, per 100 g of store; for air it is `airToleranceRhPercent`. */
   readonly absoluteToleranceG?: number
   readonly airToleranceRhPercent?: number
   readonly maxStepS?: Seconds
@@ -38,15 +41,20 @@ export interface Simulation {
   readonly atS: Float64Array
   /** Water in each node, g, row by row. */
   readonly waterG: Float64Array
-  /** Grams that each link has carried since the start (into the box for room links, towards the air otherwise). */
+  /**
+   * Grams that each link has carried since the start (into the box for room links, towards the air otherwise); 0 for
+   * links inside a spool, which are not booked.
+   */
   readonly flowG: Float64Array
   readonly airRhPercent: Float64Array
   /** Grams that events brought in (negative: took out), by path, over the whole run. */
   readonly eventWaterG: Readonly<Record<string, number>>
   /** When the air first stood above `stopAbove`; null if it did not. */
   readonly crossedAtS: Seconds | null
-  /** The air went above saturation somewhere: dew, which this network does not follow further. */
+  /** Dew, or frost below freezing, stood in the box at some time. */
   readonly condensed: boolean
+  /** The most water that stood as dew in the box, g. */
+  readonly mostDewG: Grams
   /** Water in the nodes minus what crossed the boundary, g: what the books miss by. */
   readonly closureG: number
   /** All water moved over any link or by any event, g: the measure for `closureG`. */
@@ -76,17 +84,16 @@ export function simulate(
   options: SimulationOptions = {},
 ): Simulation {
   const settings = { ...DEFAULTS, ...options }
-  const solver = new Rosenbrock(network, parentsOf(network))
-  const nodes = network.nodes.length
-  const links = network.links.length
-  const outputs = request.outputS.length
-  const atS = new Float64Array(outputs)
-  const waterG = new Float64Array(outputs * nodes)
-  const flowG = new Float64Array(outputs * links)
-  const airRhPercent = new Float64Array(outputs)
-  const eventWaterG: Record<string, number> = {}
+  const compiled = new Compiled(network)
+  const solver = new Rosenbrock(
+    compiled,
+    network.nodes.map(node => node.initialWaterG),
+  )
+  const recorder = new Recorder(compiled, network, request.outputS)
+  const { samples } = network.surroundings
   const startWaterG = sum(solver.waterG)
-  const point: SurroundingsPoint = { temperatureC: 0, vapourDensityGPerL: 0 }
+  const tolerance = tolerances(network, settings)
+  const eventWaterG: Record<string, number> = {}
 
   let timeS = request.fromS
   let stepS = FIRST_STEP_S
@@ -95,54 +102,44 @@ export function simulate(
   let eventMovedG = 0
   let outcome: Outcome = 'finished'
   let condensed = false
+  let mostDewG = 0
   let crossedAtS: Seconds | null = null
-  let written = 0
   let nextEvent = 0
-  let previousRh = solver.airRhPercent(timeS)
 
   const applyDueEvents = (): void => {
+    let any = false
     while (nextEvent < network.events.length && network.events[nextEvent]!.atS <= timeS) {
       const event = network.events[nextEvent++]!
       if (event.atS < request.fromS) continue
-      const broughtG = applyEvent(solver, event, solver.roomDensityGPerL(timeS))
+      compiled.setTime(timeS)
+      const broughtG = applyEvent(compiled, solver.waterG, event)
       if (event.kind !== 'conduct') eventWaterG[event.path] = (eventWaterG[event.path] ?? 0) + broughtG
       eventMovedG += Math.abs(broughtG)
-      stepS = FIRST_STEP_S
-      previousRh = solver.airRhPercent(timeS)
+      any = true
     }
-  }
-  const writeDueOutputs = (): void => {
-    while (written < outputs && request.outputS[written]! <= timeS) {
-      atS[written] = request.outputS[written]!
-      waterG.set(solver.waterG, written * nodes)
-      flowG.set(solver.flowG, written * links)
-      airRhPercent[written] = solver.airRhPercent(timeS)
-      written++
-    }
+    if (!any) return
+    stepS = FIRST_STEP_S
+    recorder.restart(timeS, solver.waterG, solver.bookedG)
   }
   /** Largest error of the step tried, in units of what is allowed. */
   const errorRatio = (): number => {
-    network.surroundings.at(timeS, point)
-    const airStore = solver.stores[0]!
-    const airToleranceG =
-      airStore.kind === 'air'
-        ? fractionFromPercent(settings.airToleranceRhPercent) *
-          saturationDensityGPerL(point.temperatureC) *
-          airStore.volumeL
-        : settings.absoluteToleranceG
+    if (solver.overdraws()) return OVERDRAWN
     let worst = 0
-    for (let i = 0; i < nodes; i++) {
+    for (let i = 0; i < tolerance.length; i++) {
+      const capacityG = compiled.airCapacityGPerPercent(i)
       const allowedG =
-        (i === 0 ? airToleranceG : settings.absoluteToleranceG) +
-        settings.relativeTolerance * Math.abs(solver.waterG[i]!)
+        capacityG > 0
+          ? settings.airToleranceRhPercent * capacityG
+          : tolerance[i]! + settings.relativeTolerance * Math.abs(solver.nextWaterG[i]!)
       const ratio = Math.abs(solver.errorG[i]!) / allowedG
       if (!(ratio <= worst)) worst = ratio
     }
     return worst
   }
 
+  recorder.restart(timeS, solver.waterG, solver.bookedG)
   applyDueEvents()
-  writeDueOutputs()
+  recorder.writeNow()
   while (timeS < request.toS) {
     if (steps + rejected >= settings.maxSteps) {
       outcome = 'too many steps'
@@ -155,7 +152,8 @@ export function simulate(
     const stopAtS = Math.min(
       request.toS,
       network.events[nextEvent]?.atS ?? Infinity,
-      written < outputs ? request.outputS[written]! : Infinity,
+      samples ? nextSampleS(samples, timeS) : Infinity,
+      samples ? recorder.nextOutputS() : Infinity,
     )
     const wantedS = Math.min(stepS, settings.maxStepS)
     const lands = timeS + wantedS * 1.01 >= stopAtS
@@ -177,77 +175,100 @@ export function simulate(
       continue
     }
     solver.accept()
-    const beforeS = timeS
     timeS = lands ? stopAtS : timeS + triedS
     steps++
     // a step cut short by a landing says nothing about how long the next may be
     stepS = lands ? Math.max(wantedS, triedS * growth) : triedS * growth
-    const rh = solver.airRhPercent(timeS)
-    if (rh > 100) condensed = true
+    recorder.advance(timeS, solver.waterG, solver.bookedG)
+    compiled.setTime(timeS)
+    const dewG = compiled.dewG(solver.waterG)
+    if (dewG > 0) condensed = true
+    mostDewG = Math.max(mostDewG, dewG)
     const limit = request.stopAbove
-    if (limit && timeS >= limit.fromS && rh > limit.rhPercent) {
-      const share = previousRh >= limit.rhPercent ? 0 : (limit.rhPercent - previousRh) / (rh - previousRh)
-      crossedAtS = Math.max(limit.fromS, beforeS + share * (timeS - beforeS))
-      writeDueOutputs()
+    if (limit && timeS >= limit.fromS && recorder.rhAtPercent(timeS) > limit.rhPercent) {
+      crossedAtS = recorder.crossingS(Math.max(limit.fromS, recorder.beforeS), limit.rhPercent)
+      recorder.writeUpTo(crossedAtS)
       outcome = 'crossed'
       break
     }
-    previousRh = rh
+    recorder.writeUpTo(timeS, nextEvent < network.events.length && network.events[nextEvent]!.atS <= timeS)
     applyDueEvents()
-    writeDueOutputs()
+    recorder.writeNow()
   }
 
+  const { flowG } = recorder
+  const carriedG = new Float64Array(network.links.length)
+  compiled.bookedLink.forEach((link, slot) => (carriedG[link] = solver.bookedG[slot]!))
   let boundaryG = sum(Object.values(eventWaterG))
-  let linkMovedG = 0
-  for (let l = 0; l < links; l++) {
-    if (network.links[l]!.b === ROOM) boundaryG += solver.flowG[l]!
-    linkMovedG += Math.abs(solver.flowG[l]!)
-  }
+  network.links.forEach((link, l) => {
+    if (link.b === ROOM) boundaryG += carriedG[l]!
+  })
   const endWaterG = sum(solver.waterG)
   const closureG = endWaterG - startWaterG - boundaryG
-  const movedG = linkMovedG + eventMovedG
+  const movedG = carriedG.reduce((total, carried) => total + Math.abs(carried), 0) + eventMovedG
   // an invariant, not an outcome: water that appears or vanishes is a mistake in this file, whatever the network
   const roundingG = Number.EPSILON * 8 * (steps + 8) * (Math.abs(startWaterG) + Math.abs(endWaterG) + movedG)
   if (Math.abs(closureG) > CLOSES_TO * movedG + roundingG)
     throw new Error(`The water account misses by ${closureG} g of ${movedG} g moved.`)
+  const { written } = recorder
   return {
     outcome,
     steps,
     rejected,
     evaluations: solver.evaluations,
-    endS: timeS,
-    atS: atS.subarray(0, written),
-    waterG: waterG.subarray(0, written * nodes),
-    flowG: flowG.subarray(0, written * links),
-    airRhPercent: airRhPercent.subarray(0, written),
+    endS: crossedAtS ?? timeS,
+    atS: recorder.atS.subarray(0, written),
+    waterG: recorder.waterG.subarray(0, written * compiled.nodes),
+    flowG: flowG.subarray(0, written * network.links.length),
+    airRhPercent: recorder.airRhPercent.subarray(0, written),
     eventWaterG,
     crossedAtS,
     condensed,
+    mostDewG,
     closureG,
     movedG,
   }
 }
 
-/** Applies one event; returns the grams it brought into the nodes. */
-function applyEvent(solver: Rosenbrock, event: NetworkEvent, roomDensityGPerL: number): number {
+/** As good as any number above 1: a step that leaves less than no water is halved and halved again. */
+const OVERDRAWN = 8
+
+/** `absoluteToleranceG` is stated per so many grams of store. */
+const STATED_PER_G = 100
+
+/** Absolute tolerance of each node, g, by its dry mass; air has its own measure. */
+function tolerances(network: Network, settings: typeof DEFAULTS): Float64Array {
+  const perGram = settings.absoluteToleranceG / STATED_PER_G
+  return Float64Array.from(network.nodes, ({ store }) =>
+    store.kind === 'air' ? 0 : perGram * Math.max(store.dryMassG, 1e-3),
+  )
+}
+
+function nextSampleS(samples: { fromS: Seconds; everyS: Seconds }, timeS: Seconds): Seconds {
+  const passed = Math.floor((timeS - samples.fromS) / samples.everyS + 1e-9)
+  return samples.fromS + (passed + 1) * samples.everyS
+}
+
+/** Applies one event at the time set; returns the grams it brought into the nodes. */
+function applyEvent(compiled: Compiled, waterG: Float64Array, event: NetworkEvent): number {
   if (event.kind === 'conduct') {
-    solver.conductance[event.link] = event.conductanceLPerH
+    compiled.setConductance(event.link, event.conductanceLPerH)
     return 0
   }
-  const before = solver.waterG[event.node]!
-  const store = solver.stores[event.node]!
+  const before = waterG[event.node]!
+  const store = compiled.stores[event.node]!
   let after = before
   if (event.kind === 'setWater') after = event.waterG
   else if (store.kind === 'air') {
-    const roomWaterG = roomDensityGPerL * store.volumeL
+    const roomWaterG = compiled.roomDensityGPerL * store.volumeL
     if (event.kind === 'exchange') after = before + event.share * (roomWaterG - before)
     else {
       const grownL = event.volumeL - store.volumeL
-      after = before + grownL * (grownL > 0 ? roomDensityGPerL : before / store.volumeL)
-      solver.stores[event.node] = { kind: 'air', volumeL: event.volumeL }
+      after = before + grownL * (grownL > 0 ? compiled.roomDensityGPerL : before / store.volumeL)
+      compiled.setStore(event.node, { kind: 'air', volumeL: event.volumeL })
     }
   }
-  solver.waterG[event.node] = after
+  waterG[event.node] = after
   return after - before
 }
 

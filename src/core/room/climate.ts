@@ -1,7 +1,7 @@
 import type { Celsius, PercentRh, Seconds } from '#units/quantity.ts'
 import { daysFromSeconds, secondsFromDays } from '#units/time.ts'
 import { fractionFromPercent } from '#units/ratio.ts'
-import { saturationDensityGPerL } from '../network/compiled.ts'
+import { saturationDensityGPerL } from '../air/vapour.ts'
 import type { Surroundings } from '../network/network.ts'
 
 /** Twelve values, January first, each for the middle of its month. */

@@ -1,0 +1,209 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { CLIMATES } from '../room/climate.ts'
+import { profileSeries, sampledSurroundings } from '../room/sampled-room.ts'
+import { MATERIALS } from '../filament/catalogue.ts'
+import { USUAL_SPOOL } from '../filament/winding.ts'
+import { ROOM, type Network } from '../network/network.ts'
+import { simulate } from '../network/simulate.ts'
+import { TABULATED } from '../desiccant/tabulated.ts'
+import { loadingAtRhGPerG, sorbentOf, type AnyDesiccantKind } from '../desiccant/sorbent.ts'
+import { steadyAir } from '../questions/spool-time.ts'
+import { caseNetwork, type BoxCase, type SpoolCase } from './box-case.ts'
+
+const DAY = 86_400
+const spool = (id: keyof typeof MATERIALS, wetRhPercent: number, cardboardG = 0): SpoolCase => ({
+  id: `${id}-${wetRhPercent}`,
+  material: MATERIALS[id],
+  size: USUAL_SPOOL,
+  filamentG: 870,
+  diameterMm: 1.75,
+  flanges: 'closed',
+  slitShare: 0.07,
+  wetRhPercent,
+  cardboardG,
+})
+const box = (change: Partial<BoxCase> = {}): BoxCase => ({
+  freeAirL: 11,
+  inlets: [{ path: 'lid', conductanceLPerH: 0.4 }],
+  charges: [{ id: 'c', kind: 'silica-a', dryMassG: 160, loadingGPerG: 0.02, conductanceLPerH: 7 }],
+  spools: [spool('PLA', 40), spool('PETG', 35, 210)],
+  openings: null,
+  airRhPercent: 50,
+  surroundings: steadyAir(19, 58),
+  ...change,
+})
+const run = (of: BoxCase, days: number, rings = 6, points = 40) =>
+  simulate(caseNetwork(of, 0, days * DAY, rings), {
+    fromS: 0,
+    toS: days * DAY,
+    outputS: Float64Array.from({ length: points }, (_, i) => ((i + 1) / points) * days * DAY),
+  })
+
+describe('the lumped spool, for whoever needs only the box air', () => {
+  test.each([
+    [
+      'one damp spool in a jar',
+      box({ freeAirL: 4, spools: [spool('PLA', 45)], surroundings: steadyAir(21, 52) }),
+    ],
+    [
+      'four spools in a tote',
+      box({
+        freeAirL: 16,
+        spools: [spool('PLA', 44, 210), spool('PETG', 40), spool('ASA', 38), spool('TPU', 30)],
+      }),
+    ],
+    [
+      'nylon',
+      box({
+        charges: [{ id: 'c', kind: 'silica-a', dryMassG: 240, loadingGPerG: 0.01, conductanceLPerH: 11 }],
+        spools: [spool('PA6', 25), spool('PC', 48)],
+      }),
+    ],
+  ])('stays within 3 %% RH of twelve rings at 24 h, 7 d and 30 d: %s', (_name, of) => {
+    const at = { fromS: 0, toS: 30 * DAY, outputS: [DAY, 7 * DAY, 30 * DAY] }
+    const lumped = simulate(caseNetwork(of, 0, at.toS, 0), at).airRhPercent
+    const ringed = simulate(caseNetwork(of, 0, at.toS, 12), at).airRhPercent
+    lumped.forEach((rh, i) => expect(Math.abs(rh - ringed[i]!)).toBeLessThan(3))
+  })
+})
+
+const kinds: AnyDesiccantKind[] = ['silica-a', 'silica-rd', ...(Object.keys(TABULATED) as AnyDesiccantKind[])]
+const anyBox = fc.record({
+  kind: fc.constantFrom(...kinds),
+  grams: fc.double({ min: 5, max: 900, noNaN: true }),
+  beadsRh: fc.double({ min: 0.5, max: 60, noNaN: true }),
+  leak: fc.double({ min: 0.01, max: 12, noNaN: true }),
+  airRh: fc.double({ min: 5, max: 90, noNaN: true }),
+  wet: fc.double({ min: 3, max: 80, noNaN: true }),
+  material: fc.constantFrom('PLA', 'PA6', 'TPU', 'HIPS', 'PVA', 'PP' as const),
+  flanges: fc.constantFrom('closed', 'spoked' as const),
+  board: fc.constantFrom(0, 220),
+  swingK: fc.double({ min: 0, max: 12, noNaN: true }),
+  climate: fc.constantFrom('damp', 'hot', 'heated' as const),
+  everyDays: fc.double({ min: 0.6, max: 9, noNaN: true }),
+})
+
+describe('random boxes, schedules and rooms', () => {
+  test('water closes to 1e-9 of what moved, nothing negative, RH within 0–100', () => {
+    fc.assert(
+      fc.property(anyBox, given => {
+        const sorbent = sorbentOf(given.kind)
+        const days = 12
+        const result = run(
+          box({
+            inlets: [{ path: 'lid', conductanceLPerH: given.leak }],
+            airRhPercent: given.airRh,
+            charges: [
+              {
+                id: 'c',
+                kind: given.kind,
+                dryMassG: given.grams,
+                loadingGPerG: loadingAtRhGPerG(sorbent, {
+                  relativeHumidityPercent: given.beadsRh,
+                  temperatureC: 15,
+                }),
+                conductanceLPerH: 9,
+              },
+            ],
+            spools: [{ ...spool(given.material as 'PLA', given.wet, given.board), flanges: given.flanges }],
+            openings: { everyS: given.everyDays * DAY, openSeconds: 40 },
+            surroundings: sampledSurroundings(
+              profileSeries(CLIMATES[given.climate].profile, given.swingK, 0, days * DAY),
+            ),
+          }),
+          days,
+          4,
+        )
+        expect(result.outcome).toBe('finished')
+        expect(Math.abs(result.closureG)).toBeLessThan(1e-9 * result.movedG)
+        expect(Math.min(...result.waterG)).toBeGreaterThanOrEqual(-1e-9)
+        expect(Math.min(...result.airRhPercent)).toBeGreaterThan(0)
+        expect(Math.max(...result.airRhPercent)).toBeLessThanOrEqual(100)
+        expect(result.condensed).toBe(result.mostDewG > 0)
+      }),
+      { seed: 17, numRuns: 40 },
+    )
+  })
+
+  const steady = fc.record({
+    leak: fc.double({ min: 0.02, max: 6, noNaN: true }),
+    grams: fc.double({ min: 20, max: 400, noNaN: true }),
+    wet: fc.double({ min: 5, max: 50, noNaN: true }),
+    room: fc.double({ min: 55, max: 90, noNaN: true }),
+  })
+  const dryBox = (g: { leak: number; grams: number; wet: number; room: number }): BoxCase =>
+    box({
+      inlets: [{ path: 'lid', conductanceLPerH: g.leak }],
+      charges: [{ id: 'c', kind: 'silica-a', dryMassG: g.grams, loadingGPerG: 0, conductanceLPerH: 7 }],
+      spools: [spool('PLA', g.wet)],
+      airRhPercent: 50,
+      surroundings: steadyAir(20, g.room),
+    })
+  test('adding fully dry beads never raises RH, at any time', () => {
+    fc.assert(
+      fc.property(steady, given => {
+        const more = run(
+          {
+            ...dryBox(given),
+            charges: [...dryBox(given).charges, { ...dryBox(given).charges[0]!, id: 'd' }],
+          },
+          40,
+        ).airRhPercent
+        run(dryBox(given), 40).airRhPercent.forEach((rh, i) => expect(more[i]!).toBeLessThan(rh + 0.1))
+      }),
+      { seed: 3, numRuns: 25 },
+    )
+  })
+  test('a tighter lid never makes it wetter while the room is the damper', () => {
+    fc.assert(
+      fc.property(steady, given => {
+        const tight = run(dryBox({ ...given, leak: given.leak / 3 }), 40).airRhPercent
+        run(dryBox(given), 40).airRhPercent.forEach((rh, i) => expect(tight[i]!).toBeLessThan(rh + 0.1))
+      }),
+      { seed: 4, numRuns: 25 },
+    )
+  })
+})
+
+test('the order of nodes does not matter, rings, strands and side links included', () => {
+  const plain = caseNetwork(
+    box({ spools: [{ ...spool('PLA', 44), flanges: 'spoked' }, spool('PA6', 20, 200)] }),
+    0,
+    30 * DAY,
+    5,
+  )
+  // children may come in any order as long as each parent comes first: branches swapped whole
+  const order = plain.nodes.map((_, i) => i)
+  const branch = order.filter(i => plain.nodes[i]!.id.startsWith('PLA'))
+  const shuffled = [0, ...order.filter(i => i > 0 && !branch.includes(i)), ...branch]
+  const to = (i: number) => (i === ROOM ? ROOM : shuffled.indexOf(i))
+  const swapped: Network = {
+    ...plain,
+    nodes: shuffled.map(i => plain.nodes[i]!),
+    links: plain.links.map(link => ({ ...link, a: to(link.a), b: to(link.b) })).toReversed(),
+    strands: plain.strands!.map(link => ({ ...link, a: to(link.a), b: to(link.b) })),
+  }
+  const request = { fromS: 0, toS: 30 * DAY, outputS: [DAY, 30 * DAY] }
+  const [one, other] = [simulate(plain, request), simulate(swapped, request)]
+  one.airRhPercent.forEach((rh, i) => expect(other.airRhPercent[i]!).toBeCloseTo(rh, 6))
+})
+
+test('a box that is chilled below its dew point reports the dew, and its air stays at 100 %', () => {
+  const cold = box({
+    charges: [],
+    spools: [],
+    airRhPercent: 85,
+    surroundings: {
+      at(timeS, out) {
+        out.temperatureC = timeS > DAY ? -6 : 19
+        out.vapourDensityGPerL = 0.012
+      },
+    },
+  })
+  const result = run(cold, 3)
+  expect(result.condensed).toBe(true)
+  expect(result.mostDewG).toBeGreaterThan(0.05)
+  expect(result.airRhPercent.at(-1)).toBe(100)
+  expect(Math.abs(result.closureG)).toBeLessThan(1e-9 * result.movedG)
+})

@@ -1,0 +1,219 @@
+import { dewPointOfRhC, rhAtConstantVapourDensityPercent, vapourDensityOfRhGPerM3 } from '../air/vapour.ts'
+import { SALTS, saltRhPercent } from '../air/salts.ts'
+import { saturationPressureIcePa, saturationPressureWaterPa } from '../air/saturation.ts'
+import { caseNetwork } from '../box/box-case.ts'
+import { drainLPerH } from '../container/drain.ts'
+import { holderConductanceLPerH } from '../container/holder-geometry.ts'
+import { holeLPerH, tubeLPerH } from '../container/hole.ts'
+import { wallConductanceLPerH, type WallMaterial } from '../container/wall.ts'
+import {
+  afterHeating,
+  calciumChlorideDeliquescencePercent,
+  calciumChlorideHydrateGPerG,
+  loadingAtRhGPerG,
+  rhOverLoadingPercent,
+  sorbentOf,
+  type AnyDesiccantKind,
+} from '../desiccant/sorbent.ts'
+import { MATERIALS } from '../filament/catalogue.ts'
+import type { MaterialId } from '../filament/material.ts'
+import { equilibriumMoisturePercent } from '../filament/sorption.ts'
+import { cylinderUptake } from '../filament/strand.ts'
+import { USUAL_SPOOL } from '../filament/winding.ts'
+import { simulate } from '../network/simulate.ts'
+import { heatedRhPercent } from '../questions/heated-air.ts'
+import { daysToLimit, moistureInAir, steadyAir, type Part } from '../questions/spool-time.ts'
+import { pressureAtAltitudePa } from '../room/altitude.ts'
+import { shellsUptake } from './shells-uptake.ts'
+
+/** Inputs of one check, by name; a wrong or missing one fails the check that asks for it. */
+export class CheckInputs {
+  constructor(private readonly values: Readonly<Record<string, number | string>>) {}
+  number(name: string): number {
+    const value = this.values[name]
+    if (typeof value !== 'number') throw new Error(`The check has no number ${name}.`)
+    return value
+  }
+  text<T extends string>(name: string): T {
+    const value = this.values[name]
+    if (typeof value !== 'string') throw new Error(`The check has no text ${name}.`)
+    return value as T
+  }
+}
+
+const spoolOf = (inputs: CheckInputs) => ({
+  id: 'spool',
+  material: MATERIALS[inputs.text<MaterialId>('material')],
+  size: USUAL_SPOOL,
+  filamentG: 1000,
+  diameterMm: 1.75 as const,
+  flanges: 'closed' as const,
+})
+const sorbent = (inputs: CheckInputs, name = 'desiccant') => sorbentOf(inputs.text<AnyDesiccantKind>(name))
+const airOf = (inputs: CheckInputs) => ({
+  temperatureC: inputs.number('temperatureC'),
+  relativeHumidityPercent: inputs.number('relativeHumidityPercent'),
+})
+const heating = (inputs: CheckInputs, boxTemperatureC: number) =>
+  afterHeating(sorbent(inputs), {
+    heatingTemperatureC: inputs.number('heatedC'),
+    airVapourPressurePa: inputs.number('airVapourPressurePa'),
+    boxTemperatureC,
+  })
+
+/** What the checks of docs/cases may ask of the core, by name. */
+export const ASKS: Readonly<Record<string, (inputs: CheckInputs) => number>> = {
+  saturationWaterPa: inputs => saturationPressureWaterPa(inputs.number('temperatureC')),
+  saturationIcePa: inputs => saturationPressureIcePa(inputs.number('temperatureC')),
+  vapourDensityGPerM3: inputs => vapourDensityOfRhGPerM3(airOf(inputs)),
+  dewPointDifferenceK: inputs =>
+    dewPointOfRhC({
+      temperatureC: inputs.number('firstC'),
+      relativeHumidityPercent: inputs.number('firstPercent'),
+    }) -
+    dewPointOfRhC({
+      temperatureC: inputs.number('secondC'),
+      relativeHumidityPercent: inputs.number('secondPercent'),
+    }),
+  heatedRhPercent: inputs => heatedRhPercent(airOf(inputs), inputs.number('heatedC')),
+  emptyBoxRhPercent: inputs =>
+    rhAtConstantVapourDensityPercent({
+      relativeHumidityPercent: inputs.number('fromPercent'),
+      fromTemperatureC: inputs.number('fromC'),
+      toTemperatureC: inputs.number('toC'),
+    }),
+  saltRhPercent: inputs =>
+    saltRhPercent(
+      SALTS.find(salt => salt.id === inputs.text('salt'))!,
+      inputs.number('temperatureC'),
+    ),
+  pressureAtAltitudePa: inputs => pressureAtAltitudePa(inputs.number('altitudeM')),
+  loadingGPerG: inputs => loadingAtRhGPerG(sorbent(inputs), airOf(inputs)),
+  loadingRatio: inputs =>
+    loadingAtRhGPerG(sorbent(inputs, 'first'), airOf(inputs)) /
+    loadingAtRhGPerG(sorbent(inputs, 'second'), airOf(inputs)),
+  uptakeG: inputs => inputs.number('dryMassG') * loadingAtRhGPerG(sorbent(inputs), airOf(inputs)),
+  constantLoadingRhPercent: inputs => {
+    const kind = sorbent(inputs)
+    const held = loadingAtRhGPerG(kind, {
+      relativeHumidityPercent: inputs.number('fromPercent'),
+      temperatureC: inputs.number('fromC'),
+    })
+    return rhOverLoadingPercent(kind, { loadingGPerG: held, temperatureC: inputs.number('toC') })
+  },
+  leftGPerG: inputs => heating(inputs, 25).leftGPerG,
+  floorRhPercent: inputs => heating(inputs, inputs.number('boxC')).floorRhPercent,
+  hydrateGPerG: inputs => calciumChlorideHydrateGPerG(inputs.number('molecules')),
+  deliquescencePercent: inputs => calciumChlorideDeliquescencePercent(inputs.number('temperatureC')),
+  cylinderUptake: inputs => cylinderUptake(inputs.number('fourierNumber')),
+  shellsOverSeries: inputs =>
+    shellsUptake(inputs.number('fourierNumber')) / cylinderUptake(inputs.number('fourierNumber')),
+  equilibriumMoisturePercent: inputs =>
+    equilibriumMoisturePercent(
+      MATERIALS[inputs.text<MaterialId>('material')],
+      inputs.number('relativeHumidityPercent'),
+    ),
+  daysToLimit: inputs =>
+    daysToLimit(
+      spoolOf(inputs),
+      {
+        wetRhPercent: inputs.number('wetPercent'),
+        temperatureC: inputs.number('temperatureC'),
+        relativeHumidityPercent: inputs.number('airPercent'),
+      },
+      inputs.text<Part>('part'),
+      inputs.number('limitPercent'),
+    ).value,
+  spoolMoisturePercent: inputs => {
+    const [moisture] = moistureInAir(
+      {
+        spool: spoolOf(inputs),
+        wetRhPercent: inputs.number('wetPercent'),
+        air: steadyAir(inputs.number('temperatureC'), inputs.number('airPercent')),
+      },
+      [inputs.number('hours') * 3600],
+    )
+    const part = inputs.text<Part | 'core'>('part')
+    return moisture![part === 'outer' ? 'outerPercent' : part === 'mean' ? 'meanPercent' : 'corePercent']
+  },
+  holeLPerH: inputs =>
+    holeLPerH({ diameterMm: inputs.number('diameterMm'), wallMm: inputs.number('wallMm') }),
+  tubeLPerH: inputs =>
+    tubeLPerH({
+      boreMm: inputs.number('boreMm'),
+      lengthMm: inputs.number('lengthMm'),
+      filamentMm: inputs.number('filamentMm'),
+    }),
+  drainLPerH: inputs =>
+    drainLPerH({
+      diameterMm: inputs.number('diameterMm'),
+      wallMm: inputs.number('wallMm'),
+      heightMm: inputs.number('heightMm'),
+      vapourPressureDifferencePa: inputs.number('vapourPressureDifferencePa'),
+      temperatureDifferenceK: inputs.number('temperatureDifferenceK'),
+      temperatureC: inputs.number('temperatureC'),
+    }),
+  wallLPerH: inputs =>
+    wallConductanceLPerH(
+      inputs.text<WallMaterial>('wall'),
+      inputs.number('areaM2'),
+      inputs.number('thicknessMm'),
+      inputs.number('temperatureC'),
+    ),
+  holderLPerH: inputs =>
+    holderConductanceLPerH({
+      openAreaCm2: inputs.number('openAreaCm2'),
+      bedDepthMm: inputs.number('bedDepthMm'),
+    }),
+  leakOnlyRhPercent: inputs => {
+    const toS = inputs.number('hours') * 3600
+    const network = caseNetwork(
+      {
+        freeAirL: inputs.number('volumeL'),
+        inlets: [{ path: 'lid', conductanceLPerH: inputs.number('leakLPerH') }],
+        charges: [],
+        spools: [],
+        openings: null,
+        airRhPercent: inputs.number('fromPercent'),
+        surroundings: steadyAir(20, inputs.number('roomPercent')),
+      },
+      0,
+      toS,
+      0,
+    )
+    return simulate(network, { fromS: 0, toS, outputS: [toS] }).airRhPercent[0]!
+  },
+  boxRhPercent: inputs => {
+    const toS = inputs.number('hours') * 3600
+    const network = caseNetwork(
+      {
+        freeAirL: inputs.number('freeAirL'),
+        inlets: [{ path: 'lid', conductanceLPerH: inputs.number('leakLPerH') }],
+        charges: [
+          {
+            id: 'charge',
+            kind: inputs.text<AnyDesiccantKind>('desiccant'),
+            dryMassG: inputs.number('dryMassG'),
+            loadingGPerG: inputs.number('loadingGPerG'),
+            conductanceLPerH: inputs.number('holderLPerH'),
+          },
+        ],
+        spools: Array.from({ length: inputs.number('spools') }, (_, i) => ({
+          ...spoolOf(inputs),
+          id: `spool${i}`,
+          filamentG: inputs.number('filamentG'),
+          slitShare: 0.07,
+          wetRhPercent: inputs.number('wetPercent'),
+          cardboardG: inputs.number('cardboardG'),
+        })),
+        openings: null,
+        airRhPercent: inputs.number('airPercent'),
+        surroundings: steadyAir(inputs.number('temperatureC'), inputs.number('roomPercent')),
+      },
+      0,
+      toS,
+      8,
+    )
+    return simulate(network, { fromS: 0, toS, outputS: [toS] }).airRhPercent[0]!
+  },
+}

@@ -1,0 +1,201 @@
+import type { Celsius, Grams, Litres, Millimetres, PercentRh, WeightPercent } from '#units/quantity.ts'
+import { fractionFromPercent, percentFromFraction } from '#units/ratio.ts'
+import { saturationDensityGPerL } from '../air/vapour.ts'
+import { vapourDiffusivityM2PerS } from '../air/diffusivity.ts'
+import type { NetworkLink, NetworkNode, StrandLink } from '../network/network.ts'
+import type { Material } from './material.ts'
+import { moistureAtActivityPercent, sorptionIsotherm } from './sorption.ts'
+import { STRAND_SHELLS, strandRadiusM, type FilamentDiameterMm } from './strand.ts'
+import { FLANGE_MM, windingRadiusMm, type SpoolSize } from './winding.ts'
+
+/** What is printed first, and takes up first. */
+export const OUTER_TURNS_M = 10
+/** Share of the side's area that spoked flanges leave open. */
+const SPOKED_OPEN_SHARE = 0.5
+/** Still air along the winding's outer face. */
+const FILM_M_PER_S = 2e-3
+const REFERENCE_C = 23
+const LEAST_VOID_SHARE = 0.15
+const MOST_VOID_SHARE = 0.6
+
+export interface RingedSpool {
+  readonly id: string
+  readonly material: Material
+  readonly size: SpoolSize
+  readonly filamentG: Grams
+  readonly diameterMm: FilamentDiameterMm
+  readonly flanges: 'closed' | 'spoked'
+  /** Slit transport: share of the diffusivity in free air, 0.03–0.15. */
+  readonly slitShare: number
+  /** 1–80. */
+  readonly rings: number
+  /** Rings that thicken inwards from the outer turns, or rings of equal mass. */
+  readonly spacing?: 'graded' | 'even'
+}
+
+/** Where a spool's water stands in a network. */
+export interface SpoolLayout {
+  readonly id: string
+  /** First node; ring r starts at first + r·(1 + shells): air between the turns, then shells from the outside in. */
+  readonly first: number
+  readonly ringMassG: Float64Array
+}
+
+/** Volume share of air in the winding, from the weight and measures of the full spool; held to .15–.6. */
+export function voidShare(material: Pick<Material, 'densityKgPerM3'>, size: SpoolSize): number {
+  const coreM = size.coreDiameterMm / 2000
+  const outerM = windingRadiusMm(size, size.fullFilamentG) / 1000
+  const windingM3 = Math.PI * (outerM ** 2 - coreM ** 2) * windingWidthM(size)
+  const solid = size.fullFilamentG / 1000 / (material.densityKgPerM3 * windingM3)
+  return Math.min(MOST_VOID_SHARE, Math.max(LEAST_VOID_SHARE, 1 - solid))
+}
+
+const windingWidthM = (size: SpoolSize): number => Math.max(size.widthMm - 2 * FLANGE_MM, 5) / 1000
+
+/** Grams of a length of filament. */
+export const lengthMassG = (
+  material: Pick<Material, 'densityKgPerM3'>,
+  diameterMm: Millimetres,
+  lengthM: number,
+): Grams => Math.PI * strandRadiusM(diameterMm) ** 2 * lengthM * material.densityKgPerM3 * 1000
+
+/** Ring masses from the outside in; the first is the outer turns, each next one heavier by the same factor. */
+export function ringMassesG(spool: RingedSpool): Float64Array {
+  const { rings, filamentG } = spool
+  const outerG = lengthMassG(spool.material, spool.diameterMm, OUTER_TURNS_M)
+  if (spool.spacing === 'even' || outerG * rings >= filamentG)
+    return new Float64Array(rings).fill(filamentG / rings)
+  const totalAt = (factor: number) => outerG * ((factor ** rings - 1) / (factor - 1))
+  let low = 1 + 1e-9
+  let high = 1000
+  for (let i = 0; i < 80; i++) {
+    const middle = Math.sqrt(low * high)
+    if (totalAt(middle) < filamentG) low = middle
+    else high = middle
+  }
+  return Float64Array.from({ length: rings }, (_, i) =>
+    rings === 1 ? filamentG : (outerG * low ** i * filamentG) / totalAt(low),
+  )
+}
+
+/**
+ * A spool as rings of winding, each with its strand: vapour creeps in from the open outer face through the slits
+ * between the turns (D_eff = φ·D_air), from each ring's air into its strand. Appends to the lists given.
+ * @param wetRhPercent RH the whole spool is in equilibrium with at the start, or one value a ring from the outside in
+ */
+export function addRings(
+  spool: RingedSpool,
+  wetRhPercent: PercentRh | readonly PercentRh[],
+  temperatureC: Celsius,
+  to: { nodes: NetworkNode[]; links: NetworkLink[]; strands: StrandLink[] },
+): SpoolLayout {
+  const { material, size, rings } = spool
+  const isotherm = sorptionIsotherm(material)
+  const masses = ringMassesG(spool)
+  const widthM = windingWidthM(size)
+  const outerM = windingRadiusMm(size, spool.filamentG) / 1000
+  const coreM = Math.min(size.coreDiameterMm / 2000, outerM - 1e-3)
+  const span = outerM ** 2 - coreM ** 2
+  const share = voidShare(material, size)
+  const slitM2PerS = spool.slitShare * vapourDiffusivityM2PerS(REFERENCE_C)
+  const alongRadius = (fromM: number, toM: number) =>
+    litresPerHour((slitM2PerS * 2 * Math.PI * widthM) / Math.log(fromM / toM))
+  const filmLPerH = litresPerHour(FILM_M_PER_S * 2 * Math.PI * outerM * widthM)
+  const law = { kind: 'diffusion', referenceC: REFERENCE_C, of: 'spool' } as const
+  const perSecond = material.diffusivityAt23M2PerS / strandRadiusM(spool.diameterMm) ** 2
+  const first = to.nodes.length
+  let passedG = 0
+  let parent = 0
+  let parentRadiusM = outerM
+  for (let ring = 0; ring < rings; ring++) {
+    const massG = masses[ring]!
+    const at = (heldG: number) => Math.sqrt(outerM ** 2 - (heldG / spool.filamentG) * span)
+    const centreM = at(passedG + massG / 2)
+    const volumeM3 = Math.PI * (at(passedG) ** 2 - at(passedG + massG) ** 2) * widthM
+    passedG += massG
+    const activity = fractionFromPercent(
+      typeof wetRhPercent === 'number' ? wetRhPercent : wetRhPercent[ring]!,
+    )
+    const slitL: Litres = Math.max(share * volumeM3 * 1000, 1e-4)
+    const air = to.nodes.length
+    to.nodes.push({
+      id: `${spool.id}:ring${ring}`,
+      store: { kind: 'air', of: 'spool', volumeL: slitL },
+      initialWaterG: activity * saturationDensityGPerL(temperatureC) * slitL,
+    })
+    const alongLPerH = alongRadius(parentRadiusM, centreM)
+    to.links.push({
+      path: ring === 0 ? `spool:${spool.id}` : `within:${spool.id}`,
+      a: air,
+      b: parent,
+      conductanceLPerH: ring === 0 ? 1 / (1 / alongLPerH + 1 / filmLPerH) : alongLPerH,
+      law,
+    })
+    if (spool.flanges === 'spoked' && ring > 0)
+      to.links.push({
+        path: `spool:${spool.id}`,
+        a: air,
+        b: 0,
+        beside: true,
+        conductanceLPerH: sideLPerH(slitM2PerS, volumeM3, widthM),
+        law,
+      })
+    const moisture = fractionFromPercent(moistureAtActivityPercent(isotherm, activity))
+    let outward = air
+    for (const { massShare, transferNumber } of STRAND_SHELLS) {
+      const shell = to.nodes.length
+      to.nodes.push({
+        id: `${spool.id}:ring${ring}:shell`,
+        store: { kind: 'strand', dryMassG: massShare * massG },
+        initialWaterG: moisture * massShare * massG,
+      })
+      to.strands.push({
+        a: shell,
+        b: outward,
+        transferGPerH: transferNumber * perSecond * 3600 * massG,
+        isotherm,
+        activationKJPerMol: material.activationEnergyKJPerMol,
+      })
+      outward = shell
+    }
+    parent = air
+    parentRadiusM = centreM
+  }
+  return { id: spool.id, first, ringMassG: masses }
+}
+
+/** In through both sides over half the width: the linear driving force of a slab, for what the spokes leave open. */
+const sideLPerH = (slitM2PerS: number, volumeM3: number, widthM: number): number =>
+  litresPerHour((SPOKED_OPEN_SHARE * 3 * slitM2PerS * volumeM3) / (widthM / 2) ** 2)
+
+const litresPerHour = (m3PerS: number): number => m3PerS * 3600 * 1000
+
+export interface SpoolMoisture {
+  readonly meanPercent: WeightPercent
+  /** The first ten metres. */
+  readonly outerPercent: WeightPercent
+  /** The innermost ring. */
+  readonly corePercent: WeightPercent
+}
+
+/** Moisture of a ringed spool, wt %, from one row of a run's water. */
+export function spoolMoisture(layout: SpoolLayout, waterG: ArrayLike<number>, row = 0): SpoolMoisture {
+  const stride = 1 + STRAND_SHELLS.length
+  const rings = layout.ringMassG.length
+  const ringWaterG = (ring: number) => {
+    let sum = 0
+    for (let shell = 1; shell < stride; shell++) sum += waterG[row + layout.first + ring * stride + shell]!
+    return sum
+  }
+  let water = 0
+  let mass = 0
+  for (let ring = 0; ring < rings; ring++) {
+    water += ringWaterG(ring)
+    mass += layout.ringMassG[ring]!
+  }
+  return {
+    meanPercent: percentFromFraction(water / mass),
+    outerPercent: percentFromFraction(ringWaterG(0) / layout.ringMassG[0]!),
+    corePercent: percentFromFraction(ringWaterG(rings - 1) / layout.ringMassG[rings - 1]!),
+  }
+}

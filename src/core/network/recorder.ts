@@ -1,0 +1,142 @@
+import type { PercentRh, Seconds } from '#units/quantity.ts'
+import type { Compiled } from './compiled.ts'
+import type { Network } from './network.ts'
+
+/**
+ * What a run leaves behind: the state at the times asked for. Between accepted points the state is the parabola
+ * through the last three (a line after a restart); as every account closes at those points, it closes in between.
+ */
+export class Recorder {
+  readonly atS: Float64Array
+  readonly waterG: Float64Array
+  readonly flowG: Float64Array
+  readonly airRhPercent: Float64Array
+  written = 0
+  /** The accepted point before the last. */
+  beforeS = 0
+
+  private oldestS = 0
+  private nowS = 0
+  /** Points since the last restart, three at most: oldest, before, now. */
+  private points = 0
+  private oldestWater: Float64Array
+  private beforeWater: Float64Array
+  private nowWater: Float64Array
+  private oldestBooked: Float64Array
+  private beforeBooked: Float64Array
+  private nowBooked: Float64Array
+
+  constructor(
+    private readonly compiled: Compiled,
+    network: Network,
+    private readonly outputS: ArrayLike<number>,
+  ) {
+    const outputs = outputS.length
+    const { nodes } = compiled
+    const booked = compiled.bookedLink.length
+    this.atS = new Float64Array(outputs)
+    this.waterG = new Float64Array(outputs * nodes)
+    this.flowG = new Float64Array(outputs * network.links.length)
+    this.airRhPercent = new Float64Array(outputs)
+    this.oldestWater = new Float64Array(nodes)
+    this.beforeWater = new Float64Array(nodes)
+    this.nowWater = new Float64Array(nodes)
+    this.oldestBooked = new Float64Array(booked)
+    this.beforeBooked = new Float64Array(booked)
+    this.nowBooked = new Float64Array(booked)
+  }
+
+  /** The state has just jumped: nothing before this point tells anything about what follows. */
+  restart(timeS: Seconds, waterG: Float64Array, bookedG: Float64Array): void {
+    this.points = 0
+    this.advance(timeS, waterG, bookedG)
+  }
+
+  advance(timeS: Seconds, waterG: Float64Array, bookedG: Float64Array): void {
+    const { oldestWater, oldestBooked } = this
+    this.oldestWater = this.beforeWater
+    this.oldestBooked = this.beforeBooked
+    this.beforeWater = this.nowWater
+    this.beforeBooked = this.nowBooked
+    this.nowWater = oldestWater
+    this.nowBooked = oldestBooked
+    this.nowWater.set(waterG)
+    this.nowBooked.set(bookedG)
+    this.oldestS = this.beforeS
+    this.beforeS = this.nowS
+    this.nowS = timeS
+    this.points = Math.min(3, this.points + 1)
+  }
+
+  nextOutputS(): Seconds {
+    return this.written < this.outputS.length ? this.outputS[this.written]! : Infinity
+  }
+
+  /** Outputs up to a time; with `before`, those of that very instant wait for the event that is due. */
+  writeUpTo(timeS: Seconds, before = false): void {
+    while (this.written < this.outputS.length) {
+      const outputS = this.outputS[this.written]!
+      if (before ? outputS >= timeS : outputS > timeS) return
+      this.write(outputS)
+    }
+  }
+
+  /** Outputs of the present instant, after its events. */
+  writeNow(): void {
+    while (this.written < this.outputS.length && this.outputS[this.written]! <= this.nowS)
+      this.write(this.nowS)
+  }
+
+  rhAtPercent(timeS: Seconds): PercentRh {
+    this.compiled.setTime(timeS)
+    return this.compiled.boxRhPercent(
+      this.between(timeS, 0, this.oldestWater, this.beforeWater, this.nowWater),
+    )
+  }
+
+  /** When within the last step the air first stood above an RH; the step's end stands above it. */
+  crossingS(fromS: Seconds, rhPercent: PercentRh): Seconds {
+    let low = fromS
+    let high = this.nowS
+    if (this.points < 2 || this.rhAtPercent(low) > rhPercent) return low
+    for (let i = 0; i < 40 && high - low > 1; i++) {
+      const middle = (low + high) / 2
+      if (this.rhAtPercent(middle) > rhPercent) high = middle
+      else low = middle
+    }
+    return high
+  }
+
+  private write(timeS: Seconds): void {
+    const row = this.written++
+    this.atS[row] = this.outputS[row]!
+    const { oldestWater, beforeWater, nowWater, oldestBooked, beforeBooked, nowBooked, compiled } = this
+    const { bookedLink, nodes, links } = compiled
+    for (let i = 0; i < nodes; i++)
+      this.waterG[row * nodes + i] = this.between(timeS, i, oldestWater, beforeWater, nowWater)
+    for (let l = 0; l < bookedLink.length; l++)
+      this.flowG[row * links + bookedLink[l]!] = this.between(timeS, l, oldestBooked, beforeBooked, nowBooked)
+    compiled.setTime(timeS)
+    this.airRhPercent[row] = compiled.boxRhPercent(this.waterG[row * nodes]!)
+  }
+
+  /** One value at a time within the last step, by the parabola (or line) through the accepted points. */
+  private between(
+    timeS: Seconds,
+    i: number,
+    oldest: Float64Array,
+    before: Float64Array,
+    now: Float64Array,
+  ): number {
+    const { nowS, beforeS, oldestS, points } = this
+    if (timeS >= nowS || points < 2) return now[i]!
+    const share = (timeS - beforeS) / (nowS - beforeS)
+    const line = before[i]! + share * (now[i]! - before[i]!)
+    if (points < 3) return line
+    const slopeNow = (now[i]! - before[i]!) / (nowS - beforeS)
+    const slopeBefore = (before[i]! - oldest[i]!) / (beforeS - oldestS)
+    const bent = line + ((slopeNow - slopeBefore) / (nowS - oldestS)) * (timeS - beforeS) * (timeS - nowS)
+    // a parabola through a steep start may dip below nothing; the line never does
+    return bent < 0 ? line : bent
+  }
+}

@@ -1,0 +1,160 @@
+import { describe, expect, test } from '@jest/globals'
+import { MATERIALS } from '../filament/catalogue.ts'
+import { equilibriumMoisturePercent } from '../filament/sorption.ts'
+import { USUAL_SPOOL } from '../filament/winding.ts'
+import type { BoxCase } from '../box/box-case.ts'
+import { daysToDry, gramsNeeded, steadyRh, waterByPath, whenPassesLimit } from './box-questions.ts'
+import { fitWeights } from './fit-weights.ts'
+import {
+  canHeatedAirDry,
+  heatedRhPercent,
+  intakeDewPointNeededC,
+  leastDryingTemperatureC,
+} from './heated-air.ts'
+import { daysToLimit, moistureInAir, steadyAir } from './spool-time.ts'
+
+const DAY = 86_400
+const spool = {
+  id: 's',
+  material: MATERIALS.PLA,
+  size: USUAL_SPOOL,
+  filamentG: 940,
+  diameterMm: 1.75 as const,
+  flanges: 'closed' as const,
+}
+const box: BoxCase = {
+  freeAirL: 9,
+  inlets: [
+    { path: 'lid', conductanceLPerH: 0.3 },
+    { path: 'wall', conductanceLPerH: 0.03 },
+  ],
+  charges: [{ id: 'c', kind: 'silica-a', dryMassG: 130, loadingGPerG: 0.03, conductanceLPerH: 8 }],
+  spools: [{ ...spool, slitShare: 0.07, wetRhPercent: 32, cardboardG: 0 }],
+  openings: { everyS: 8 * DAY, openSeconds: 25 },
+  airRhPercent: 45,
+  surroundings: steadyAir(18, 62),
+}
+const span = { fromS: 0, days: 300, settleS: 4 * DAY }
+
+describe('of a box', () => {
+  test('the limit is passed later with more beads, never without a leak', () => {
+    const few = whenPassesLimit(box, 25, span)
+    const many = whenPassesLimit({ ...box, charges: [{ ...box.charges[0]!, dryMassG: 260 }] }, 25, span)
+    expect(few.value).toBeGreaterThan(4)
+    expect(many.value).toBeGreaterThan(1.5 * few.value)
+    expect(whenPassesLimit({ ...box, inlets: [], openings: null }, 25, span).value).toBe(Infinity)
+    expect(few.because.inputs.map(item => item.unit)).toContain('L/h')
+  })
+  test('grams needed hold the interval, a tenth less does not', () => {
+    const days = 90
+    const wanted = gramsNeeded(box, 25, { ...span, days })
+    const holds = (grams: number) =>
+      whenPassesLimit(
+        {
+          ...box,
+          charges: [
+            {
+              ...box.charges[0]!,
+              dryMassG: grams,
+              conductanceLPerH: 8 * (grams / 130) ** (2 / 3),
+            },
+          ],
+        },
+        25,
+        { ...span, days },
+      ).value
+    expect(holds(wanted.value)).toBe(Infinity)
+    expect(holds(0.9 * wanted.value)).toBeLessThan(days)
+    // a lid so open that the floor stands above the limit: no amount does
+    const open = { ...box, inlets: [{ path: 'lid', conductanceLPerH: 900 }] }
+    expect(gramsNeeded(open, 25, { ...span, days: 60 }).value).toBe(Infinity)
+  })
+  test('steady RH lies between beads and room, worked by hand', () => {
+    const answer = steadyRh(
+      { kind: 'calcium-sulfate', loadingGPerG: 0, conductanceLPerH: 6 },
+      { leakLPerH: 2, roomRhPercent: 60, temperatureC: 20 },
+    )
+    expect(answer.value).toBeCloseTo((60 * 2) / 8, 6)
+  })
+  test('a damp spool dries; the tight winding later, the loose one sooner; nylon never to clean', () => {
+    const damp = { ...box, charges: [{ ...box.charges[0]!, dryMassG: 400 }], openings: null }
+    const answer = daysToDry(damp, 's', 'mean', 0.2, { fromS: 0, days: 60 })
+    expect(answer.earlyDays).toBeLessThan(answer.value)
+    expect(answer.value).toBeLessThan(answer.lateDays)
+    expect(answer.endsAtPercent).toBeLessThan(0.2)
+    const nylon = { ...damp, spools: [{ ...damp.spools[0]!, material: MATERIALS.PA6 }] }
+    expect(daysToDry(nylon, 's', 'mean', 0.2, { fromS: 0, days: 60 }).value).toBe(Infinity)
+  })
+  test('shares of water by path sum to one; the lid brings more than the wall by their conductances', () => {
+    const paths = waterByPath(box, { fromS: 0, days: 120 })
+    expect(paths.reduce((sum, path) => sum + path.share, 0)).toBeCloseTo(1, 9)
+    const grams = (name: string) => paths.find(item => item.path === name)!.broughtG
+    expect(grams('lid') / grams('wall')).toBeCloseTo(10, 3)
+    expect(grams('openings')).toBeGreaterThan(0)
+    expect(grams('charge:c')).toBeLessThan(0)
+  })
+})
+
+describe('of a spool in the open', () => {
+  test('in a damp room the outer turns go first, nylon within hours', () => {
+    const room = { wetRhPercent: 8, temperatureC: 21, relativeHumidityPercent: 55 }
+    const outer = daysToLimit(spool, room, 'outer', 0.25)
+    const mean = daysToLimit(spool, room, 'mean', 0.25)
+    expect(outer.value).toBeLessThan(mean.value)
+    expect(mean.earlyDays).toBeLessThan(mean.lateDays)
+    expect(
+      daysToLimit({ ...spool, material: MATERIALS.PA6 }, { ...room, wetRhPercent: 3 }, 'outer', 0.4).value,
+    ).toBeLessThan(0.3)
+    expect(daysToLimit(spool, { ...room, relativeHumidityPercent: 20 }, 'mean', 0.25).value).toBe(Infinity)
+  })
+})
+
+describe('heated air', () => {
+  const room = { temperatureC: 24, relativeHumidityPercent: 60 }
+  test('nylon: the least temperature just reaches the limit, and no less does', () => {
+    const least = leastDryingTemperatureC(MATERIALS.PA6, room, 0.4)
+    expect(canHeatedAirDry(MATERIALS.PA6, room, least + 0.1, 0.4).can).toBe(true)
+    expect(canHeatedAirDry(MATERIALS.PA6, room, least - 1, 0.4).can).toBe(false)
+    expect(canHeatedAirDry(MATERIALS.PA6, room, 100, 0.4).tooHot).toBe(true)
+  })
+  test('where no safe heat does, the intake dew point that would is named and is right', () => {
+    const limit = 0.02
+    expect(
+      leastDryingTemperatureC(MATERIALS.PC, { temperatureC: 34, relativeHumidityPercent: 90 }, 0.001),
+    ).toBeNaN()
+    const dewC = intakeDewPointNeededC(MATERIALS.TPU, 60, limit)
+    const rh = heatedRhPercent({ temperatureC: dewC, relativeHumidityPercent: 100 }, 60)
+    expect(equilibriumMoisturePercent(MATERIALS.TPU, rh)).toBeCloseTo(limit, 6)
+  })
+})
+
+describe('a person’s own weights', () => {
+  const truth = { slitShare: 0.11, scale: 1.25 }
+  const material = {
+    ...MATERIALS.PLA,
+    moistureAt50Percent: MATERIALS.PLA.moistureAt50Percent * truth.scale,
+    saturatedMoisturePercent: MATERIALS.PLA.saturatedMoisturePercent * truth.scale,
+  }
+  const at = { spool, wetRhPercent: 12, air: steadyAir(21, 48) }
+  const atS = [0, 0.5, 1, 2, 4, 8, 20].map(days => days * DAY)
+  const weighings = moistureInAir(
+    { ...at, spool: { ...spool, material }, slitShare: truth.slitShare },
+    atS,
+  ).map((moisture, i) => ({ atS: atS[i]!, filamentAndWaterG: 940 * (1 + moisture.meanPercent / 100) }))
+  test('fix slit transport and c50', () => {
+    const fit = fitWeights(at, weighings)
+    expect(fit.outcome).toBe('fitted')
+    expect(Math.abs(fit.slitShare / truth.slitShare - 1)).toBeLessThan(0.15)
+    expect(fit.moistureAt50Percent).toBeCloseTo(0.5, 1)
+    expect(fit.residualG).toBeLessThan(0.05)
+  })
+  test('too few of them, or none that moved, are said', () => {
+    expect(fitWeights(at, weighings.slice(0, 2)).outcome).toBe('too few weighings')
+    expect(
+      fitWeights(
+        at,
+        weighings.map(item => ({ ...item, filamentAndWaterG: 945 })),
+      ).outcome,
+    ).toBe('no change to fit')
+  })
+})

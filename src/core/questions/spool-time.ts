@@ -1,0 +1,178 @@
+import type { Celsius, PercentRh, Seconds, WeightPercent } from '#units/quantity.ts'
+import { fractionFromPercent } from '#units/ratio.ts'
+import { daysFromSeconds, secondsFromDays } from '#units/time.ts'
+import { saturationDensityGPerL } from '../air/vapour.ts'
+import { type Answer, input } from '../answer.ts'
+import { addRings, spoolMoisture, type RingedSpool, type SpoolMoisture } from '../filament/rings.ts'
+import { equilibriumMoisturePercent } from '../filament/sorption.ts'
+import {
+  ROOM,
+  steadySurroundings,
+  type NetworkLink,
+  type NetworkNode,
+  type StrandLink,
+  type Surroundings,
+} from '../network/network.ts'
+import { simulate } from '../network/simulate.ts'
+
+/** Slit transport at the tight and the loose end of its range, and in the middle. */
+export const SLIT_SHARES = { tight: 0.03, usual: 0.07, loose: 0.15 } as const
+
+/** A spool in air whose course is given: in the open room, or in a box whose air it does not change. */
+export interface SpoolInAir {
+  readonly spool: Omit<RingedSpool, 'rings' | 'slitShare'>
+  readonly slitShare?: number
+  /** RH the spool is in equilibrium with at the start, ring by ring from the outside in, or all alike. */
+  readonly wetRhPercent: PercentRh | readonly PercentRh[]
+  readonly air: Surroundings
+}
+
+export const steadyAir = (temperatureC: Celsius, relativeHumidityPercent: PercentRh): Surroundings =>
+  steadySurroundings({
+    temperatureC,
+    vapourDensityGPerL: fractionFromPercent(relativeHumidityPercent) * saturationDensityGPerL(temperatureC),
+  })
+
+/** Rings that the times below are reckoned with. */
+export const TIME_RINGS = 8
+/** Air that a spool cannot change: any conductance far above its own. */
+const WIDE_OPEN_L_PER_H = 1e7
+const AIR_L = 1000
+
+/** Moisture of outer turns, mean and core at the times asked for. */
+export function moistureInAir(
+  { spool, slitShare = SLIT_SHARES.usual, wetRhPercent, air }: SpoolInAir,
+  atS: ArrayLike<number>,
+): SpoolMoisture[] {
+  const start = { temperatureC: 0, vapourDensityGPerL: 0 }
+  air.at(0, start)
+  const nodes: NetworkNode[] = [
+    {
+      id: 'air',
+      store: { kind: 'air', volumeL: AIR_L },
+      initialWaterG: start.vapourDensityGPerL * AIR_L,
+    },
+  ]
+  const links: NetworkLink[] = [{ path: 'air', a: 0, b: ROOM, conductanceLPerH: WIDE_OPEN_L_PER_H }]
+  const strands: StrandLink[] = []
+  const layout = addRings({ ...spool, slitShare, rings: TIME_RINGS }, wetRhPercent, start.temperatureC, {
+    nodes,
+    links,
+    strands,
+  })
+  const run = simulate(
+    { nodes, links, strands, events: [], surroundings: air },
+    { fromS: 0, toS: atS[atS.length - 1]!, outputS: atS },
+    { airToleranceRhPercent: 0.1, relativeTolerance: 5e-4, maxSteps: 20_000 },
+  )
+  return Array.from(run.atS, (_, row) => spoolMoisture(layout, run.waterG, row * nodes.length))
+}
+
+export type Part = 'outer' | 'mean'
+
+/** When a part of a spool passes a limit: null where it never does within the time looked at. */
+export interface TimeToLimit {
+  readonly early: Seconds | null
+  readonly usual: Seconds | null
+  readonly late: Seconds | null
+  /** Where the part stands now, and where it would end in this air, wt %. */
+  readonly fromPercent: WeightPercent
+  readonly endsAtPercent: WeightPercent
+}
+
+const LOOKS_AHEAD_S = secondsFromDays(400)
+const POINTS = 240
+
+/**
+ * When a spool's outer turns or mean pass a limit, upwards or downwards, in this air; early and late by the range of
+ * slit transport (0.03–0.15 about 0.07).
+ * @param limitPercent wt % above 0
+ */
+export function timeToLimit(
+  at: Omit<SpoolInAir, 'slitShare'>,
+  part: Part,
+  limitPercent: WeightPercent,
+  endsAtPercent: WeightPercent,
+  aheadS: Seconds = LOOKS_AHEAD_S,
+): TimeToLimit {
+  // close together at first, when the outer turns move; wide apart later
+  const atS = Float64Array.from({ length: POINTS }, (_, i) => aheadS * (i / (POINTS - 1)) ** 3)
+  const passes = (slitShare: number): { passedS: Seconds | null; fromPercent: number } => {
+    const run = moistureInAir({ ...at, slitShare }, atS)
+    const values = run.map(m => (part === 'outer' ? m.outerPercent : m.meanPercent))
+    return { passedS: firstCrossingS(atS, values, limitPercent), fromPercent: values[0]! }
+  }
+  const loose = passes(SLIT_SHARES.loose)
+  // outer turns hardly depend on the slits: their three times differ by rounding, in any order
+  const [early, usual, late] = [
+    loose.passedS,
+    passes(SLIT_SHARES.usual).passedS,
+    passes(SLIT_SHARES.tight).passedS,
+  ]
+    .map(passedS => passedS ?? Infinity)
+    .sort((a, b) => a - b)
+    .map(passedS => (passedS === Infinity ? null : passedS))
+  return { early: early!, usual: usual!, late: late!, fromPercent: loose.fromPercent, endsAtPercent }
+}
+
+/** First time at which values stand on the other side of a limit than at first; straight between points. */
+export function firstCrossingS(
+  atS: ArrayLike<number>,
+  values: readonly number[],
+  limit: number,
+): Seconds | null {
+  const rises = values[0]! < limit
+  for (let i = 1; i < values.length; i++) {
+    if (rises ? values[i]! < limit : values[i]! > limit) continue
+    const share = (limit - values[i - 1]!) / (values[i]! - values[i - 1]!)
+    return atS[i - 1]! + share * (atS[i]! - atS[i - 1]!)
+  }
+  return null
+}
+
+/**
+ * Days a spool stays below a limit, or needs to come down to it, in steady air.
+ * @returns an answer in days; Infinity where the limit is never passed
+ */
+export function daysToLimit(
+  spool: SpoolInAir['spool'],
+  state: { wetRhPercent: PercentRh; temperatureC: Celsius; relativeHumidityPercent: PercentRh },
+  part: Part,
+  limitPercent: WeightPercent,
+): Answer & { readonly earlyDays: number; readonly lateDays: number } {
+  const endsAtPercent = equilibriumMoisturePercent(spool.material, state.relativeHumidityPercent)
+  const time = timeToLimit(
+    {
+      spool,
+      wetRhPercent: state.wetRhPercent,
+      air: steadyAir(state.temperatureC, state.relativeHumidityPercent),
+    },
+    part,
+    limitPercent,
+    endsAtPercent,
+  )
+  const days = (seconds: Seconds | null) => (seconds === null ? Infinity : daysFromSeconds(seconds))
+  return {
+    quantity:
+      part === 'outer' ? 'days until the outer turns pass the limit' : 'days until the mean passes the limit',
+    value: days(time.usual),
+    earlyDays: days(time.early),
+    lateDays: days(time.late),
+    unit: 'd',
+    knowledge: 'computed',
+    because: {
+      formulaId: 'spool-rings',
+      formula: `${TIME_RINGS} rings of winding, each with its strand, in steady air; first passing of the limit`,
+      inputs: [
+        input('RH', 'humidity of the air', state.relativeHumidityPercent, '% RH', 'told'),
+        input('T', 'temperature', state.temperatureC, '°C', 'told'),
+        input('RH₀', 'humidity the spool is in balance with', state.wetRhPercent, '% RH', 'told'),
+        input('c', 'limit', limitPercent, 'wt %', 'assumed'),
+        input('φ', 'slit transport', SLIT_SHARES.usual, '', 'assumed'),
+        input('c_end', 'moisture it would end at', endsAtPercent, 'wt %', 'computed'),
+      ],
+      source:
+        'Crank, The Mathematics of Diffusion, ch. 5 (strand); slit transport derived here, range 0.03–0.15',
+    },
+  }
+}
