@@ -9,6 +9,7 @@ const shared = {
           target: 'es2022',
           parser: { syntax: 'typescript', tsx: true },
           transform: { react: { runtime: 'automatic' } },
+          experimental: { keepImportAttributes: true },
         },
         module: { type: 'es6' },
       },

@@ -8,8 +8,11 @@ import { standardYear } from './standard-year.ts'
 const DAY = 86_400
 const TIMES = 200
 const EQUAL_ERROR_PERCENT_RH = 0.1
-const outputs = (days: number) =>
-  Float64Array.from({ length: TIMES }, (_, i) => ((i + 1) / TIMES) * days * DAY)
+/** Few times over a short span: each is a fresh start for odex. */
+const outputs = (days: number) => {
+  const times = days < 1 ? 4 : TIMES
+  return Float64Array.from({ length: times }, (_, i) => ((i + 1) / times) * days * DAY)
+}
 
 const ours = (network: Network, days: number, options: SimulationOptions) =>
   simulate(network, { fromS: 0, toS: days * DAY, outputS: outputs(days) }, options).airRhPercent

@@ -119,7 +119,7 @@ export const BOXES: readonly LoftBox[] = [
       spool('ASA ember', 'ASA', 'ember', 520),
       spool('ASA moss', 'ASA', 'moss', 880),
     ],
-    truth: { leakLPerH: 0.17, wetnessRhPercent: { 'sealed bag': 27 } },
+    truth: { leakLPerH: 0.21, wetnessRhPercent: { 'sealed bag': 27 } },
   },
   {
     id: 'launch',

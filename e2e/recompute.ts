@@ -45,6 +45,7 @@ export const FORMULA_WORK: Readonly<Record<string, Work>> = {
     return values[Math.ceil(v('p') * values.length - 1e-9) - 1]!
   },
   'spool-moisture': v => (100 * v('m_water')) / v('m_dry'),
+  passing: v => v('t1') + ((v('c') - v('c1')) / (v('c2') - v('c1'))) * (v('t2') - v('t1')),
   sorption: v => (v('A') * v('a')) / (1 - v('K') * v('a') ** 2),
   'constant-loading': v => (v('φ1') * v('e1') * v('K1')) / (v('e2') * v('K2')) - v('φ1'),
   toth: v => {
@@ -77,7 +78,9 @@ export function disagreement(shown: ShownWhy): string | null {
     ...Object.values(shown.inputs).map(text => Math.abs(number(text)) || 0),
     Math.abs(result),
   )
-  const cancelling = ['difference', 'total', 'charge-gain', 'constant-loading'].includes(shown.formula)
+  const cancelling = ['difference', 'total', 'charge-gain', 'constant-loading', 'passing'].includes(
+    shown.formula,
+  )
     ? Math.min(scale, 1000) * 2e-4
     : 0
   const allowed = TOLERANCE[shown.formula] ?? Math.max(Math.abs(result) * 2e-3, cancelling, 1e-9)

@@ -15,6 +15,7 @@ const EntriesPlace = lazy(() => import('../places/entries/entries-place.tsx'))
 const FilesPlace = lazy(() => import('../places/files/files-place.tsx'))
 const CardPlace = lazy(() => import('../places/card/card-place.tsx'))
 const PreferencesPlace = lazy(() => import('../places/preferences/preferences-place.tsx'))
+const AlmanacPlace = lazy(() => import('../places/almanac/almanac-place.tsx'))
 const FirstUsePlace = lazy(() => import('../places/first-use/first-use-place.tsx'))
 
 const places = [
@@ -25,6 +26,7 @@ const places = [
   { path: 'entries', element: <EntriesPlace /> },
   { path: 'files', element: <FilesPlace /> },
   { path: 'preferences', element: <PreferencesPlace /> },
+  { path: 'almanac/:page?', element: <AlmanacPlace /> },
   { path: 'start', element: <FirstUsePlace /> },
 ]
 // the part after # keeps every address relative: the folder works from any place and sub-path

@@ -3,6 +3,7 @@ import { useJournalTools } from '../places/journal/journal-context.tsx'
 
 /** What stands beside the places: the journal itself and how it is shown. */
 export const BESIDE = [
+  { path: 'almanac', word: 'Almanac' },
   { path: 'entries', word: 'Entered' },
   { path: 'files', word: 'Files' },
   { path: 'preferences', word: 'Preferences' },

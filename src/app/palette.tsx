@@ -2,6 +2,7 @@ import '@mantine/spotlight/styles.css'
 import { createSpotlight, Spotlight, type SpotlightActionData } from '@mantine/spotlight'
 import { useEffect } from 'react'
 import { useNavigate } from 'react-router'
+import { ALMANAC_PAGES } from '../places/almanac/almanac-pages.ts'
 import { useJournalTools } from '../places/journal/journal-context.tsx'
 import { useJournal, useUndo } from '../places/journal/queries.ts'
 import { inShelfOrder } from '../places/round/round-steps.ts'
@@ -39,6 +40,9 @@ export default function Palette({
     go('files', 'Files: save, bring together, calendar', '/files'),
     go('preferences', 'Preferences: units, light, money', '/preferences'),
     go('start', 'Add a box', '/start'),
+    ...ALMANAC_PAGES.map(page =>
+      go(`almanac ${page.path}`, `Almanac: ${page.word.toLowerCase()}`, `/almanac/${page.path}`),
+    ),
     { id: 'keys', label: 'Keys', onClick: showKeys },
     ...boxes.flatMap(box => [
       go(`read ${box.boxId}`, `${box.name}: log a reading`, `/box/${box.boxId}?do=reading`),

@@ -16,6 +16,9 @@ import { colourFacts, heatingFacts, weighedSigmaG, weighedWaterG } from './charg
 import { profileOf, roomAirAt, type RoomAir } from './room-air.ts'
 import { isDuring, stayIn } from './stays.ts'
 
+const meanOf = (values: readonly number[]): number =>
+  values.reduce((sum, value) => sum + value, 0) / values.length
+
 /** Loadings a plain answer leaves open, g/g. */
 export function freshnessRange(
   freshness: Freshness,
@@ -111,6 +114,7 @@ export function boxFacts(state: State, view: BoxView, nowMs: number): BoxFacts |
       container.wall,
       wallAreaM2(size, container.baseShare),
       container.wallThicknessMm,
+      meanOf(profileOf(room).temperatureC),
     ),
     leak: { lowLPerH: lid.lowLPerH, highLPerH: lid.highLPerH, name: lid.name, knowledge: box.lidKnown },
     openingsPerMonth: box.openingsPerMonth,

@@ -1,15 +1,22 @@
 import type { BoxFacts } from '#core/estimate/facts.ts'
 import type { GramsWanted } from '#core/estimate/grams-wanted.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
+import type { SpoolDetail } from '#core/estimate/spool-detail.ts'
+import type { DrawValues } from '#core/estimate/unknowns.ts'
+import type { CheckCase, CheckOutcome } from '#core/checks/run-check.ts'
 
 /** What the interface asks of the heavy side. Plain data both ways. */
 export interface ReckonerCalls {
   report(facts: BoxFacts, seed: number): BoxReport
   grams(facts: BoxFacts, seed: number, weeks: readonly number[]): GramsWanted[]
+  spools(facts: BoxFacts, draws: readonly DrawValues[]): SpoolDetail[]
+  check(checks: readonly CheckCase[]): CheckOutcome[]
 }
 
 /** The same calls from the other side: each may be given up. */
 export interface Reckoner {
   report(facts: BoxFacts, seed: number, signal?: AbortSignal): Promise<BoxReport>
   grams(facts: BoxFacts, seed: number, weeks: readonly number[], signal?: AbortSignal): Promise<GramsWanted[]>
+  spools(facts: BoxFacts, draws: readonly DrawValues[], signal?: AbortSignal): Promise<SpoolDetail[]>
+  check(checks: readonly CheckCase[], signal?: AbortSignal): Promise<CheckOutcome[]>
 }

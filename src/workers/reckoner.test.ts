@@ -31,6 +31,8 @@ class ChannelWorker {
         return { draws: seed } as unknown as BoxReport
       },
       grams: async () => [],
+      spools: async () => [],
+      check: async () => [],
     }
     expose(calls, this.far)
     ChannelWorker.made.push(this)

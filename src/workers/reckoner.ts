@@ -90,5 +90,7 @@ export function startReckoner(seats: number, makeWorker: () => Worker = reckonWo
   return {
     report: (facts, seed, signal) => ask(remote => remote.report(facts, seed), signal),
     grams: (facts, seed, weeks, signal) => ask(remote => remote.grams(facts, seed, weeks), signal),
+    spools: (facts, draws, signal) => ask(remote => remote.spools(facts, draws), signal),
+    check: (checks, signal) => ask(remote => remote.check(checks), signal),
   }
 }

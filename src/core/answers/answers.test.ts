@@ -9,7 +9,7 @@ import {
   targetAnswer,
   totalAnswer,
 } from './answers.ts'
-import { outerTurnsAnswer } from './box-answers.ts'
+import { endsAtAnswer } from './box-answers.ts'
 import { splitChange } from './change.ts'
 
 test('a change splits into temperature and water, and the parts make the whole', () => {
@@ -66,7 +66,7 @@ test('every answer carries a formula, a source and its inputs', () => {
       ],
       400,
     ),
-    outerTurnsAnswer(MATERIALS.PLA, 'PLA', 25),
+    endsAtAnswer(MATERIALS.PLA, 'PLA', 25),
   ]
   expect(answers.map(a => Math.round(a.value * 100) / 100)).toEqual([15, -1.17, 300, 23, 90, 200, 0.19])
   for (const { because } of answers) {

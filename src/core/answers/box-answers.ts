@@ -1,8 +1,11 @@
 import type { Answer, Knowledge } from '../answer.ts'
 import { input } from '../answer.ts'
 import { fractionFromPercent } from '#units/ratio.ts'
+import { hoursFromSeconds } from '#units/time.ts'
 import { insideVolumeL, type Container, type ContainerSize } from '../container/container.ts'
 import type { BoxReport, SpoolNow } from '../estimate/report.ts'
+import type { SpoolDetail } from '../estimate/spool-detail.ts'
+import type { Passing, TimeToLimit } from '../questions/spool-time.ts'
 import type { Material } from '../filament/material.ts'
 import {
   equilibriumMoisturePercent,
@@ -26,23 +29,65 @@ export const spoolMeanAnswer = (spool: SpoolNow, name: string): Answer =>
     `likely ${spool.spread.low.toFixed(2)}–${spool.spread.high.toFixed(2)} wt %`,
   )
 
-/** Moisture the outer turns head for in this air: they follow it within days, the mean within weeks. */
-export const outerTurnsAnswer = (material: Material, name: string, boxRhPercent: number): Answer => {
+/** Moisture of a spool's outer turns now: the first ten metres, which are printed first. */
+export const outerTurnsAnswer = (detail: SpoolDetail, name: string): Answer =>
+  answer(
+    `outer turns of ${name}`,
+    detail.outerPercent,
+    'wt %',
+    'computed',
+    'spool-moisture',
+    [
+      input(
+        'm_water',
+        'water in the first ten metres',
+        fractionFromPercent(detail.outerPercent) * detail.outerG,
+        'g',
+        'computed',
+      ),
+      input('m_dry', 'their filament, dry', detail.outerG, 'g', 'computed'),
+    ],
+    `likely ${detail.outerSpread.low.toFixed(2)}–${detail.outerSpread.high.toFixed(2)} wt %; the core stands at ${detail.corePercent.toFixed(2)} wt %`,
+  )
+
+/** Where a spool would end if the air stayed as it is. */
+export const endsAtAnswer = (material: Material, name: string, airRhPercent: number): Answer => {
   const isotherm = sorptionIsotherm(material)
   return answer(
-    `outer turns of ${name}, in this air`,
-    equilibriumMoisturePercent(material, boxRhPercent),
+    `${name} would end at`,
+    equilibriumMoisturePercent(material, airRhPercent),
     'wt %',
     'computed',
     'sorption',
     [
-      input('a', 'RH of the box air as a fraction', fractionFromPercent(boxRhPercent), '', 'computed'),
+      input('a', 'RH of the air as a fraction', fractionFromPercent(airRhPercent), '', 'computed'),
       input('A', 'slope of the isotherm at 0', isotherm.slopeAtZeroPercent, 'wt %', 'computed'),
       input('K', 'bend of the isotherm', isotherm.curvature, '', 'computed'),
     ],
     isotherm.isGab
       ? undefined
       : 'A straight line through the 50 % value: this material is too flat for the curve.',
+  )
+}
+
+/** Hours until a part of a spool passes its limit in steady air. */
+export const passingAnswer = (quantity: string, time: TimeToLimit, passing: Passing): Answer => {
+  const hours = (seconds: number | null) => (seconds === null ? null : hoursFromSeconds(seconds))
+  const [early, late] = [hours(time.early), hours(time.late)]
+  return answer(
+    quantity,
+    hoursFromSeconds(passing.atS),
+    'h',
+    'computed',
+    'passing',
+    [
+      input('c', 'limit above which prints usually suffer', passing.limitPercent, 'wt %', 'assumed'),
+      input('t1', 'a point of the run', hoursFromSeconds(passing.beforeS), 'h', 'computed'),
+      input('c1', 'moisture then', passing.beforePercent, 'wt %', 'computed'),
+      input('t2', 'the next point', hoursFromSeconds(passing.afterS), 'h', 'computed'),
+      input('c2', 'moisture then', passing.afterPercent, 'wt %', 'computed'),
+    ],
+    `Between ${early === null ? 'never' : `${early.toFixed(0)} h`} and ${late === null ? 'never' : `${late.toFixed(0)} h`}, by how tightly the spool is wound (slit transport 0.03–0.15).`,
   )
 }
 

@@ -44,6 +44,11 @@ export const FORMULAS = {
     source: 'adaptive importance sampling over the moisture network',
   },
   'spool-moisture': { text: 'w = 100 · m_water / m_dry', source: 'moisture network, fitted to the readings' },
+  passing: {
+    text: 't = t1 + (c − c1) / (c2 − c1) · (t2 − t1)',
+    source:
+      'rings of winding, each with its strand (Crank, The Mathematics of Diffusion, ch. 5), in steady air: between two points of the run',
+  },
   sorption: {
     text: 'w = A·a / (1 − K·a²)',
     source: 'Guggenheim–Anderson–de Boer with C = 2; material values typical, from memory',

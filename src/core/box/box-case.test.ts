@@ -106,7 +106,7 @@ describe('random boxes, schedules and rooms', () => {
                 conductanceLPerH: 9,
               },
             ],
-            spools: [{ ...spool(given.material as 'PLA', given.wet, given.board), flanges: given.flanges }],
+            spools: [{ ...spool(given.material, given.wet, given.board), flanges: given.flanges }],
             openings: { everyS: given.everyDays * DAY, openSeconds: 40 },
             surroundings: sampledSurroundings(
               profileSeries(CLIMATES[given.climate].profile, given.swingK, 0, days * DAY),

@@ -34,22 +34,22 @@ export class CheckInputs {
     if (typeof value !== 'number') throw new Error(`The check has no number ${name}.`)
     return value
   }
-  text<T extends string>(name: string): T {
+  text(name: string): string {
     const value = this.values[name]
     if (typeof value !== 'string') throw new Error(`The check has no text ${name}.`)
-    return value as T
+    return value
   }
 }
 
 const spoolOf = (inputs: CheckInputs) => ({
   id: 'spool',
-  material: MATERIALS[inputs.text<MaterialId>('material')],
+  material: MATERIALS[inputs.text('material') as MaterialId],
   size: USUAL_SPOOL,
   filamentG: 1000,
   diameterMm: 1.75 as const,
   flanges: 'closed' as const,
 })
-const sorbent = (inputs: CheckInputs, name = 'desiccant') => sorbentOf(inputs.text<AnyDesiccantKind>(name))
+const sorbent = (inputs: CheckInputs, name = 'desiccant') => sorbentOf(inputs.text(name) as AnyDesiccantKind)
 const airOf = (inputs: CheckInputs) => ({
   temperatureC: inputs.number('temperatureC'),
   relativeHumidityPercent: inputs.number('relativeHumidityPercent'),
@@ -110,7 +110,7 @@ export const ASKS: Readonly<Record<string, (inputs: CheckInputs) => number>> = {
     shellsUptake(inputs.number('fourierNumber')) / cylinderUptake(inputs.number('fourierNumber')),
   equilibriumMoisturePercent: inputs =>
     equilibriumMoisturePercent(
-      MATERIALS[inputs.text<MaterialId>('material')],
+      MATERIALS[inputs.text('material') as MaterialId],
       inputs.number('relativeHumidityPercent'),
     ),
   daysToLimit: inputs =>
@@ -121,7 +121,7 @@ export const ASKS: Readonly<Record<string, (inputs: CheckInputs) => number>> = {
         temperatureC: inputs.number('temperatureC'),
         relativeHumidityPercent: inputs.number('airPercent'),
       },
-      inputs.text<Part>('part'),
+      inputs.text('part') as Part,
       inputs.number('limitPercent'),
     ).value,
   spoolMoisturePercent: inputs => {
@@ -133,7 +133,7 @@ export const ASKS: Readonly<Record<string, (inputs: CheckInputs) => number>> = {
       },
       [inputs.number('hours') * 3600],
     )
-    const part = inputs.text<Part | 'core'>('part')
+    const part = inputs.text('part') as Part | 'core'
     return moisture![part === 'outer' ? 'outerPercent' : part === 'mean' ? 'meanPercent' : 'corePercent']
   },
   holeLPerH: inputs =>
@@ -155,7 +155,7 @@ export const ASKS: Readonly<Record<string, (inputs: CheckInputs) => number>> = {
     }),
   wallLPerH: inputs =>
     wallConductanceLPerH(
-      inputs.text<WallMaterial>('wall'),
+      inputs.text('wall') as WallMaterial,
       inputs.number('areaM2'),
       inputs.number('thicknessMm'),
       inputs.number('temperatureC'),
@@ -192,7 +192,7 @@ export const ASKS: Readonly<Record<string, (inputs: CheckInputs) => number>> = {
         charges: [
           {
             id: 'charge',
-            kind: inputs.text<AnyDesiccantKind>('desiccant'),
+            kind: inputs.text('desiccant') as AnyDesiccantKind,
             dryMassG: inputs.number('dryMassG'),
             loadingGPerG: inputs.number('loadingGPerG'),
             conductanceLPerH: inputs.number('holderLPerH'),

@@ -35,3 +35,17 @@ export function runCheck(check: CheckCase): CheckResult {
   const value = ask(new CheckInputs(check.inputs))
   return { value, low, high, passed: value >= low && value <= high }
 }
+
+/** A result, or why there is none. */
+export type CheckOutcome =
+  | ({ readonly id: string; readonly ran: true } & CheckResult)
+  | { readonly id: string; readonly ran: false; readonly reason: string }
+
+/** The same as a value: a check that cannot run is an outcome, not an end. */
+export function checkOutcome(check: CheckCase): CheckOutcome {
+  try {
+    return { id: check.id, ran: true, ...runCheck(check) }
+  } catch (error) {
+    return { id: check.id, ran: false, reason: error instanceof Error ? error.message : String(error) }
+  }
+}

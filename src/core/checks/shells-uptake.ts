@@ -20,8 +20,8 @@ export function shellsUptake(fourierNumber: number): number {
     const middleRhs = (b.massShare / h) * u[1]! + (c.transferNumber * coreRhs) / core
     const outerRhs = (a.massShare / h) * u[0]! + a.transferNumber + (b.transferNumber * middleRhs) / middle
     u[0] = outerRhs / outer
-    u[1] = (middleRhs + b.transferNumber * u[0]!) / middle
-    u[2] = (coreRhs + c.transferNumber * u[1]!) / core
+    u[1] = (middleRhs + b.transferNumber * u[0]) / middle
+    u[2] = (coreRhs + c.transferNumber * u[1]) / core
   }
   return a.massShare * u[0]! + b.massShare * u[1]! + c.massShare * u[2]!
 }

@@ -2,12 +2,14 @@ import type { LitresPerHour, Seconds } from '#units/quantity.ts'
 import { secondsFromDays } from '#units/time.ts'
 import { perCubicMetreFromPerLitre } from '#units/volume.ts'
 import { vapourPressurePa } from '../air/vapour.ts'
+import { BOARD_AT_SATURATION_G_PER_G, BOARD_L_PER_H } from '../box/box-case.ts'
 import { freeAirL } from '../container/container.ts'
 import { openingShare } from '../container/opening.ts'
 import { HOLDERS } from '../container/holder.ts'
 import { DESICCANTS } from '../desiccant/catalogue.ts'
 import { residualLoadingGPerG } from '../desiccant/regeneration.ts'
 import { MATERIALS } from '../filament/catalogue.ts'
+import { addRings, type SpoolLayout } from '../filament/rings.ts'
 import { sorptionIsotherm } from '../filament/sorption.ts'
 import { spoolConductanceLPerH, spoolSolidsL } from '../filament/winding.ts'
 import { waterAtRhG } from '../network/water-store.ts'
@@ -17,6 +19,7 @@ import {
   type NetworkEvent,
   type NetworkLink,
   type NetworkNode,
+  type StrandLink,
   type Surroundings,
   type WaterStore,
 } from '../network/network.ts'
@@ -24,9 +27,6 @@ import { roomSurroundings } from '../room/climate.ts'
 import type { BoxFacts, ChargeFacts, HeatingFacts, SpoolFacts } from './facts.ts'
 import type { DrawValues } from './unknowns.ts'
 
-/** Cardboard holds this at saturation, g/g; common practice. */
-const BOARD_AT_SATURATION_G_PER_G = 0.15
-const BOARD_L_PER_H = 90
 const HOURS_PER_MONTH = 730.5
 const USUAL_OPEN_SECONDS = 30
 /** Beads dry, holder and all: litres of solid per gram. */
@@ -41,6 +41,8 @@ export interface BoxNetwork extends Network {
   readonly nodeOfCharge: Readonly<Record<string, number>>
   readonly nodeOfSpool: Readonly<Record<string, number>>
   readonly nodeOfBoard: Readonly<Record<string, number>>
+  /** Where the rings of each spool stand; empty where spools are lumped. */
+  readonly layouts: Readonly<Record<string, SpoolLayout>>
 }
 
 /** The room over the box's whole history and forecast, as one draw takes it. */
@@ -120,12 +122,20 @@ export const freshLoadingGPerG = (
 /**
  * The network of a box as one draw takes it, from its first entry on: all that was ever inside has a node, and comes
  * and goes by the conductance of its link. Node 0 is the box air.
+ * @param rings of each spool; 0: spools are lumped, which answers for the box air and their means
  */
-export function historyNetwork(facts: BoxFacts, values: DrawValues, surroundings: Surroundings): BoxNetwork {
+export function historyNetwork(
+  facts: BoxFacts,
+  values: DrawValues,
+  surroundings: Surroundings,
+  rings = 0,
+): BoxNetwork {
   const start = { temperatureC: 0, vapourDensityGPerL: 0 }
   surroundings.at(facts.fromS, start)
   const nodes: NetworkNode[] = []
   const links: NetworkLink[] = []
+  const strands: StrandLink[] = []
+  const layouts: Record<string, SpoolLayout> = {}
   const events: NetworkEvent[] = []
   const airL = freeAirAtL(facts, facts.fromS)
   nodes.push({
@@ -153,11 +163,17 @@ export function historyNetwork(facts: BoxFacts, values: DrawValues, surroundings
     stay: { inS: Seconds; outS: Seconds | null },
   ): number => {
     const node = nodes.push({ id, store, initialWaterG: waterG }) - 1
-    const here = isPresent(stay, facts.fromS)
-    const link = links.push({ path, a: node, b: 0, conductanceLPerH: here ? conductanceLPerH : 0 }) - 1
-    if (!here) events.push({ atS: stay.inS, kind: 'conduct', link, conductanceLPerH })
-    if (stay.outS !== null) events.push({ atS: stay.outS, kind: 'conduct', link, conductanceLPerH: 0 })
+    comeAndGo(links.push({ path, a: node, b: 0, conductanceLPerH }) - 1, stay)
     return node
+  }
+  /** A link that is there only while its thing is inside. */
+  const comeAndGo = (link: number, stay: { inS: Seconds; outS: Seconds | null }): void => {
+    const { conductanceLPerH } = links[link]!
+    if (!isPresent(stay, facts.fromS)) {
+      links[link] = { ...links[link]!, conductanceLPerH: 0 }
+      events.push({ atS: stay.inS, kind: 'conduct', link, conductanceLPerH })
+    }
+    if (stay.outS !== null) events.push({ atS: stay.outS, kind: 'conduct', link, conductanceLPerH: 0 })
   }
 
   facts.charges.forEach((charge, index) => {
@@ -185,24 +201,35 @@ export function historyNetwork(facts: BoxFacts, values: DrawValues, surroundings
       })
   })
   for (const spool of facts.spools) {
-    const store = spoolStore(spool)
     const wetRh = values.wetnessRhPercent[spool.wetness.group]!
-    const conductance = spoolConductanceLPerH({
-      material: MATERIALS[spool.materialId],
-      size: spool.size,
-      filamentG: spool.filamentG,
-      slitShare: values.slitShare,
-      temperatureC: start.temperatureC,
-    })
-    const path = `spool:${spool.id}`
-    nodeOfSpool[spool.id] = addStore(
-      path,
-      path,
-      store,
-      waterAtRhG(store, wetRh, start.temperatureC),
-      conductance,
-      spool,
-    )
+    const material = MATERIALS[spool.materialId]
+    if (rings > 0) {
+      const outermost = links.length
+      layouts[spool.id] = addRings(
+        { ...spool, material, slitShare: values.slitShare, diameterMm: 1.75, flanges: 'closed', rings },
+        wetRh,
+        start.temperatureC,
+        { nodes, links, strands },
+      )
+      comeAndGo(outermost, spool)
+    } else {
+      const store = spoolStore(spool)
+      const path = `spool:${spool.id}`
+      nodeOfSpool[spool.id] = addStore(
+        path,
+        path,
+        store,
+        waterAtRhG(store, wetRh, start.temperatureC),
+        spoolConductanceLPerH({
+          material,
+          size: spool.size,
+          filamentG: spool.filamentG,
+          slitShare: values.slitShare,
+          temperatureC: start.temperatureC,
+        }),
+        spool,
+      )
+    }
     if (spool.cardboardG > 0) {
       const board: WaterStore = {
         kind: 'board',
@@ -236,7 +263,7 @@ export function historyNetwork(facts: BoxFacts, values: DrawValues, surroundings
   for (const atS of changesS)
     events.push({ atS, kind: 'setVolume', node: 0, volumeL: freeAirAtL(facts, atS), path: 'openings' })
   events.sort((a, b) => a.atS - b.atS)
-  return { nodes, links, events, surroundings, nodeOfCharge, nodeOfSpool, nodeOfBoard }
+  return { nodes, links, strands, events, surroundings, nodeOfCharge, nodeOfSpool, nodeOfBoard, layouts }
 }
 
 /**

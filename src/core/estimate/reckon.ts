@@ -25,7 +25,9 @@ import type { BoxReport } from './report.ts'
 import { chargesNow, spoolsNow, streamsNow } from './state-now.ts'
 import { strictestCost } from './strictest.ts'
 import { unknownsOf } from './unknowns.ts'
-import { spreadOf, weightedQuantile } from './weighted.ts'
+import { evenPicks, spreadOf, weightedQuantile } from './weighted.ts'
+
+const SAMPLE_DRAWS = 8
 
 export interface ReportOptions {
   readonly seed: number
@@ -125,6 +127,10 @@ function reckonWithDraws(facts: BoxFacts, options: ReportOptions) {
       datesS,
       leaves?.spread.high ?? facts.nowS + secondsFromDays(60),
     ),
+    sampleDraws: [
+      middle.values,
+      ...evenPicks(datesS, weights, SAMPLE_DRAWS).map(pick => draws[pick]!.values),
+    ],
   }
   return { report, draws, weights, datesS }
 }

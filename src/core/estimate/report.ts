@@ -1,5 +1,6 @@
 import type { Contradiction } from './contradiction.ts'
 import type { LeaveDates, SharesOfDates, Worth } from './forecast.ts'
+import type { DrawValues } from './unknowns.ts'
 import type { Spread } from './weighted.ts'
 
 /** One way water takes, in the middle draw: G·(c_from − c_to). */
@@ -88,4 +89,6 @@ export interface BoxReport {
     readonly high: readonly number[]
   }
   readonly futures: readonly Curve[]
+  /** The middle draw, then a few spread over the dates: what a closer look at the spools is run with. */
+  readonly sampleDraws: readonly DrawValues[]
 }

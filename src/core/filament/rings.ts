@@ -4,7 +4,7 @@ import { saturationDensityGPerL } from '../air/vapour.ts'
 import { vapourDiffusivityM2PerS } from '../air/diffusivity.ts'
 import type { NetworkLink, NetworkNode, StrandLink } from '../network/network.ts'
 import type { Material } from './material.ts'
-import { moistureAtActivityPercent, sorptionIsotherm } from './sorption.ts'
+import { moistureAtActivityPercent, rhHoldingMoisturePercent, sorptionIsotherm } from './sorption.ts'
 import { STRAND_SHELLS, strandRadiusM, type FilamentDiameterMm } from './strand.ts'
 import { FLANGE_MM, windingRadiusMm, type SpoolSize } from './winding.ts'
 
@@ -178,24 +178,39 @@ export interface SpoolMoisture {
   readonly corePercent: WeightPercent
 }
 
+/** Water in the filament of one ring, g. */
+function ringWaterG(layout: SpoolLayout, waterG: ArrayLike<number>, ring: number, row = 0): Grams {
+  const stride = 1 + STRAND_SHELLS.length
+  let sum = 0
+  for (let shell = 1; shell < stride; shell++) sum += waterG[row + layout.first + ring * stride + shell]!
+  return sum
+}
+
 /** Moisture of a ringed spool, wt %, from one row of a run's water. */
 export function spoolMoisture(layout: SpoolLayout, waterG: ArrayLike<number>, row = 0): SpoolMoisture {
-  const stride = 1 + STRAND_SHELLS.length
   const rings = layout.ringMassG.length
-  const ringWaterG = (ring: number) => {
-    let sum = 0
-    for (let shell = 1; shell < stride; shell++) sum += waterG[row + layout.first + ring * stride + shell]!
-    return sum
-  }
   let water = 0
   let mass = 0
   for (let ring = 0; ring < rings; ring++) {
-    water += ringWaterG(ring)
+    water += ringWaterG(layout, waterG, ring, row)
     mass += layout.ringMassG[ring]!
   }
   return {
     meanPercent: percentFromFraction(water / mass),
-    outerPercent: percentFromFraction(ringWaterG(0) / layout.ringMassG[0]!),
-    corePercent: percentFromFraction(ringWaterG(rings - 1) / layout.ringMassG[rings - 1]!),
+    outerPercent: percentFromFraction(ringWaterG(layout, waterG, 0, row) / layout.ringMassG[0]!),
+    corePercent: percentFromFraction(
+      ringWaterG(layout, waterG, rings - 1, row) / layout.ringMassG[rings - 1]!,
+    ),
   }
+}
+
+/** RH each ring would be in equilibrium with, %, from the outside in: a spool's state for another run. */
+export function ringRhPercent(
+  layout: SpoolLayout,
+  waterG: ArrayLike<number>,
+  material: Pick<Material, 'moistureAt50Percent' | 'saturatedMoisturePercent'>,
+): PercentRh[] {
+  return Array.from(layout.ringMassG, (massG, ring) =>
+    rhHoldingMoisturePercent(material, percentFromFraction(ringWaterG(layout, waterG, ring) / massG)),
+  )
 }

@@ -8,7 +8,7 @@ import { steadyRhPercent } from '../estimate/floor.ts'
 import { spoolMoisture, type SpoolMoisture } from '../filament/rings.ts'
 import { ROOM } from '../network/network.ts'
 import { simulate, type SimulationOptions } from '../network/simulate.ts'
-import { firstCrossingS, SLIT_SHARES, TIME_RINGS, type Part } from './spool-time.ts'
+import { firstPassing, SLIT_SHARES, TIME_RINGS, type Part } from './spool-time.ts'
 
 /** Good to a day in a year; the runs of a question need no more. */
 const TOLERANCES: SimulationOptions = {
@@ -203,7 +203,8 @@ export function daysToDry(
     }
     const { moisture } = spoolsOverTime(varied, span.fromS, atS).find(spool => spool.id === spoolId)!
     const values = moisture.map(m => (part === 'outer' ? m.outerPercent : m.meanPercent))
-    const passedS = values[0]! <= limitPercent ? span.fromS : firstCrossingS(atS, values, limitPercent)
+    const passedS =
+      values[0]! <= limitPercent ? span.fromS : (firstPassing(atS, values, limitPercent)?.atS ?? null)
     return {
       days: passedS === null ? Infinity : daysFromSeconds(passedS - span.fromS),
       endsAtPercent: values.at(-1)!,

@@ -75,6 +75,8 @@ export interface TimeToLimit {
   readonly early: Seconds | null
   readonly usual: Seconds | null
   readonly late: Seconds | null
+  /** Between which points of the usual course the limit lies; null where it is never passed. */
+  readonly passing: Passing | null
   /** Where the part stands now, and where it would end in this air, wt %. */
   readonly fromPercent: WeightPercent
   readonly endsAtPercent: WeightPercent
@@ -97,35 +99,60 @@ export function timeToLimit(
 ): TimeToLimit {
   // close together at first, when the outer turns move; wide apart later
   const atS = Float64Array.from({ length: POINTS }, (_, i) => aheadS * (i / (POINTS - 1)) ** 3)
-  const passes = (slitShare: number): { passedS: Seconds | null; fromPercent: number } => {
+  const passes = (slitShare: number) => {
     const run = moistureInAir({ ...at, slitShare }, atS)
     const values = run.map(m => (part === 'outer' ? m.outerPercent : m.meanPercent))
-    return { passedS: firstCrossingS(atS, values, limitPercent), fromPercent: values[0]! }
+    return { passing: firstPassing(atS, values, limitPercent), fromPercent: values[0]! }
   }
-  const loose = passes(SLIT_SHARES.loose)
-  // outer turns hardly depend on the slits: their three times differ by rounding, in any order
-  const [early, usual, late] = [
-    loose.passedS,
-    passes(SLIT_SHARES.usual).passedS,
-    passes(SLIT_SHARES.tight).passedS,
+  const [loose, middle, tight] = [
+    passes(SLIT_SHARES.loose),
+    passes(SLIT_SHARES.usual),
+    passes(SLIT_SHARES.tight),
   ]
-    .map(passedS => passedS ?? Infinity)
-    .sort((a, b) => a - b)
-    .map(passedS => (passedS === Infinity ? null : passedS))
-  return { early: early!, usual: usual!, late: late!, fromPercent: loose.fromPercent, endsAtPercent }
+  // outer turns hardly depend on the slits: their three times differ by rounding, in any order
+  const sides = [loose, tight].map(side => side.passing?.atS ?? Infinity)
+  const usual = middle.passing?.atS ?? Infinity
+  const finite = (seconds: number) => (seconds === Infinity ? null : seconds)
+  return {
+    early: finite(Math.min(usual, ...sides)),
+    usual: finite(usual),
+    late: finite(Math.max(usual, ...sides)),
+    passing: middle.passing,
+    fromPercent: middle.fromPercent,
+    endsAtPercent,
+  }
 }
 
-/** First time at which values stand on the other side of a limit than at first; straight between points. */
-export function firstCrossingS(
+/** Where a course passes a limit: two points of it, and the time on the straight line between them. */
+export interface Passing {
+  readonly atS: Seconds
+  readonly beforeS: Seconds
+  readonly beforePercent: WeightPercent
+  readonly afterS: Seconds
+  readonly afterPercent: WeightPercent
+  readonly limitPercent: WeightPercent
+}
+
+/** First passing of a limit, from whichever side the course starts on; null where it stays there. */
+export function firstPassing(
   atS: ArrayLike<number>,
   values: readonly number[],
-  limit: number,
-): Seconds | null {
-  const rises = values[0]! < limit
+  limitPercent: WeightPercent,
+): Passing | null {
+  const rises = values[0]! < limitPercent
   for (let i = 1; i < values.length; i++) {
-    if (rises ? values[i]! < limit : values[i]! > limit) continue
-    const share = (limit - values[i - 1]!) / (values[i]! - values[i - 1]!)
-    return atS[i - 1]! + share * (atS[i]! - atS[i - 1]!)
+    if (rises ? values[i]! < limitPercent : values[i]! > limitPercent) continue
+    const [beforeS, afterS] = [atS[i - 1]!, atS[i]!]
+    const [beforePercent, afterPercent] = [values[i - 1]!, values[i]!]
+    const share = (limitPercent - beforePercent) / (afterPercent - beforePercent)
+    return {
+      atS: beforeS + share * (afterS - beforeS),
+      beforeS,
+      beforePercent,
+      afterS,
+      afterPercent,
+      limitPercent,
+    }
   }
   return null
 }

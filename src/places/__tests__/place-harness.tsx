@@ -57,6 +57,8 @@ export const testMaker: Maker = {
 export const idleReckoner: Reckoner = {
   report: () => new Promise(() => {}),
   grams: () => new Promise(() => {}),
+  spools: () => new Promise(() => {}),
+  check: () => new Promise(() => {}),
 }
 
 /** One place as the app shows it, on a journal in memory. */
@@ -79,7 +81,7 @@ export function renderPlace(
   }
   const router = createMemoryRouter(
     [
-      { path: options.path ?? '/', element: place },
+      { path: options.path ?? '/', element: <WhyProvider zone="UTC">{place}</WhyProvider> },
       { path: '*', element: <p>elsewhere</p> },
     ],
     { initialEntries: [options.at ?? options.path ?? '/'] },
@@ -95,11 +97,9 @@ export function renderPlace(
       <PreferenceContext value={{ preferences, change: () => {}, dark: false }}>
         <MantineProvider env="test">
           <JournalContext value={tools}>
-            <WhyProvider zone="UTC">
-              <Suspense fallback="opening">
-                <RouterProvider router={router} />
-              </Suspense>
-            </WhyProvider>
+            <Suspense fallback="opening">
+              <RouterProvider router={router} />
+            </Suspense>
           </JournalContext>
         </MantineProvider>
       </PreferenceContext>

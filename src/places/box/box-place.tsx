@@ -9,7 +9,7 @@ import { inWhole } from '#draw/format.ts'
 import { later } from '../journal/later.tsx'
 import { judge } from '../journal/judgement.ts'
 import { useJournalTools, usePreferences } from '../journal/journal-context.tsx'
-import { knownBox, useGrams, useJournal, useReport, type KnownBox } from '../journal/queries.ts'
+import { knownBox, useGrams, useJournal, useReport, useSpools, type KnownBox } from '../journal/queries.ts'
 import { AirLine } from './air-line.tsx'
 import { AnswerLine, BehindAnswer } from './answer-line.tsx'
 import { BoxFigure } from './box-figure.tsx'
@@ -75,6 +75,7 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
   const charge = view.charges[0]
   const boxC = view.last?.temperatureC ?? report?.temperatureC ?? 20
   const grams = useGrams(view.box.boxId, report ? facts : null)
+  const spools = useSpools(view.box.boxId, facts, report)
   const { ref, width } = useElementSize()
   const { zone } = maker
   const judgement = judge(view, report, nowMs)
@@ -180,7 +181,7 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
           {width > 0 && <HistoryChart key={String(dark)} data={history} width={width} height={158} />}
         </Suspense>
       </section>
-      {report && <SpoolRow view={view} report={report} />}
+      {report && <SpoolRow view={view} report={report} details={spools.data} failed={spools.isError} />}
       <p className="page-foot">
         <Link to={`${base}/entries?box=${view.box.boxId}`} className="worded">
           Everything entered for {view.box.name}

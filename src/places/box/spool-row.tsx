@@ -1,17 +1,37 @@
 import { MATERIALS } from '#core/filament/catalogue.ts'
 import { heldAtTarget } from '#core/filament/held-at-target.ts'
-import { holdingRhAnswer, outerTurnsAnswer, spoolMeanAnswer } from '#core/answers/box-answers.ts'
+import {
+  endsAtAnswer,
+  holdingRhAnswer,
+  outerTurnsAnswer,
+  passingAnswer,
+  spoolMeanAnswer,
+} from '#core/answers/box-answers.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
+import type { SpoolDetail } from '#core/estimate/spool-detail.ts'
+import type { Material } from '#core/filament/material.ts'
+import type { TimeToLimit } from '#core/questions/spool-time.ts'
 import { spoolWord, type SpoolWord } from '#core/verdict/spool.ts'
+import { daysFromSeconds, hoursFromSeconds } from '#units/time.ts'
 import type { BoxView } from '#records/box-view.ts'
 import type { SpoolRecord } from '#records/state.ts'
 import { Figure } from '#draw/figure.tsx'
 import { HatchDefs, hatchId } from '#draw/hatch.tsx'
-import { inHundredths, inTenths, THIN } from '#draw/format.ts'
+import { inHundredths, inTenths, inWhole, THIN } from '#draw/format.ts'
 import { usePreferences } from '../journal/journal-context.tsx'
 
-/** Every spool inside: the word for its mean, and for its outer turns, which follow the air first. */
-export function SpoolRow({ view, report }: { readonly view: BoxView; readonly report: BoxReport }) {
+/** Every spool inside: the words for its outer turns and its mean, and how long it stays printable or needs to dry. */
+export function SpoolRow({
+  view,
+  report,
+  details,
+  failed,
+}: {
+  readonly view: BoxView
+  readonly report: BoxReport
+  readonly details: readonly SpoolDetail[] | undefined
+  readonly failed: boolean
+}) {
   const { dark } = usePreferences()
   return (
     <section className="spools" aria-label="Spools inside">
@@ -20,41 +40,60 @@ export function SpoolRow({ view, report }: { readonly view: BoxView; readonly re
       </svg>
       <ul className="spool-row">
         {view.spools.map(spool => (
-          <SpoolItem key={spool.spoolId} spool={spool} report={report} />
+          <SpoolItem key={spool.spoolId} spool={spool} report={report} details={details} failed={failed} />
         ))}
       </ul>
     </section>
   )
 }
 
-function SpoolItem({ spool, report }: { readonly spool: SpoolRecord; readonly report: BoxReport }) {
+const isOf = (spool: SpoolRecord) => (item: { readonly id: string }) =>
+  item.id.split('.')[0] === spool.spoolId
+
+function SpoolItem({
+  spool,
+  report,
+  details,
+  failed,
+}: {
+  readonly spool: SpoolRecord
+  readonly report: BoxReport
+  readonly details: readonly SpoolDetail[] | undefined
+  readonly failed: boolean
+}) {
   const material = MATERIALS[spool.material]
-  const now = report.spools.find(item => item.id.split('.')[0] === spool.spoolId)
+  const now = report.spools.find(isOf(spool))
+  const detail = details?.find(isOf(spool))
   if (!now) return null
-  const outer = outerTurnsAnswer(material, spool.name, now.boxRhPercent)
   const mean = spoolMeanAnswer(now, spool.name)
-  const outerWord = spoolWord(material, outer.value)
+  const outer = detail && outerTurnsAnswer(detail, spool.name)
+  const outerWord = outer ? spoolWord(material, outer.value) : null
   const meanWord = spoolWord(material, mean.value)
   const held = heldAtTarget(material)
   return (
     <li className="spool-item">
-      <SpoolRing spool={spool} word={outerWord} />
+      <SpoolRing spool={spool} word={outerWord ?? meanWord} />
       <div>
         <p className="spool-name">{spool.name}</p>
-        <p className={outerWord === 'expect trouble' ? 'trouble' : undefined}>
-          outer {outerWord}{' '}
-          <Figure answer={outer} className="small">
-            {inHundredths(outer.value)}
-            {THIN}%
-          </Figure>
-        </p>
+        {outer && detail ? (
+          <p className={outerWord === 'expect trouble' ? 'trouble' : undefined}>
+            outer {outerWord}{' '}
+            <Figure answer={outer} className="small">
+              {inHundredths(outer.value)}
+              {THIN}% <Range spread={detail.outerSpread} />
+            </Figure>
+          </p>
+        ) : (
+          <p className="aside">{failed ? 'outer turns could not be reckoned' : 'outer turns: reckoning …'}</p>
+        )}
         <p className={meanWord === 'expect trouble' ? 'trouble' : undefined}>
           mean {meanWord}{' '}
           <Figure answer={mean} className="small">
             {inHundredths(mean.value)}
-            {THIN}%
+            {THIN}% <Range spread={now.spread} />
           </Figure>
         </p>
+        {detail && <Lasts detail={detail} material={material} name={spool.name} />}
         {held.word === 'expect trouble' && held.troubleHoldingRhPercent !== null && (
           <p className="aside small">
             its target only slows it: below{' '}
@@ -73,6 +112,89 @@ function SpoolItem({ spool, report }: { readonly spool: SpoolRecord; readonly re
         )}
       </div>
     </li>
+  )
+}
+
+const Range = ({ spread }: { readonly spread: { readonly low: number; readonly high: number } }) => (
+  <span className="pencil">
+    ({inHundredths(spread.low)}–{inHundredths(spread.high)})
+  </span>
+)
+
+/** How long it prints from the closed box and in the open room; or how long it dries. */
+function Lasts({
+  detail,
+  material,
+  name,
+}: {
+  readonly detail: SpoolDetail
+  readonly material: Material
+  readonly name: string
+}) {
+  const { here, open, limitPercent } = detail
+  if (limitPercent === null || !here) return <p>prints at any time</p>
+  if (detail.outerPercent > limitPercent)
+    return here.passing ? (
+      <p>
+        dries in here in <Lasting time={here} quantity={`${name} dries in here in`} />
+      </p>
+    ) : (
+      <p>
+        does not dry in here: ends at{' '}
+        <Figure answer={endsAtAnswer(material, name, detail.boxRhPercent)}>
+          {inHundredths(here.endsAtPercent)}
+          {THIN}%
+        </Figure>
+      </p>
+    )
+  return (
+    <>
+      <p>
+        from the closed box:{' '}
+        {here.passing ? (
+          <Lasting time={here} quantity={`${name} prints from the closed box for`} />
+        ) : (
+          'no limit in this air'
+        )}
+      </p>
+      <p>
+        in the open room:{' '}
+        {open?.passing ? (
+          <Lasting time={open} quantity={`${name} prints in the open room for`} />
+        ) : (
+          'no limit'
+        )}
+      </p>
+    </>
+  )
+}
+
+/** Hours below two days, then days; with the range that the winding leaves open. */
+function Lasting({ time, quantity }: { readonly time: TimeToLimit; readonly quantity: string }) {
+  const inDays = time.usual! >= 2 * 86_400
+  const count = (seconds: number) =>
+    inDays
+      ? inWhole(daysFromSeconds(seconds))
+      : hoursFromSeconds(seconds) < 3
+        ? inTenths(hoursFromSeconds(seconds))
+        : inWhole(hoursFromSeconds(seconds))
+  const [low, middle, high] = [
+    count(time.early!),
+    count(time.usual!),
+    time.late === null ? 'never' : count(time.late),
+  ]
+  return (
+    <Figure answer={passingAnswer(quantity, time, time.passing!)} className="small">
+      {middle}
+      {THIN}
+      {inDays ? 'days' : 'h'}
+      {low !== high && (
+        <span className="pencil">
+          {' '}
+          ({low}–{high})
+        </span>
+      )}
+    </Figure>
   )
 }
 

@@ -9,6 +9,7 @@ import {
 import { useEffect } from 'react'
 import { seedFromText } from '#core/estimate/random.ts'
 import type { BoxFacts } from '#core/estimate/facts.ts'
+import type { BoxReport } from '#core/estimate/report.ts'
 import { makeAct, makeWithdrawal, type Act, type Draft } from '#records/act.ts'
 import { sweepable } from '#records/bring-together.ts'
 import { withLock } from '#store/lock.ts'
@@ -166,6 +167,25 @@ export const gramsQuery = (
     queryFn: ({ signal }) => reckoner.grams(facts!, seedFromText(boxId), WEEKS_WANTED, signal),
   })
 
+/** The spools of a box ring by ring, once its report says which draws to run them with. */
+export const spoolsQuery = (
+  { store, reckoner }: JournalTools,
+  boxId: string,
+  facts: BoxFacts | null | undefined,
+  report: BoxReport | undefined,
+) =>
+  queryOptions({
+    queryKey: ['spools', store.name, boxId, JSON.stringify(facts)],
+    enabled: reckonable(facts) && report !== undefined && facts.spools.length > 0,
+    networkMode: 'always',
+    retry: false,
+    staleTime: Infinity,
+    structuralSharing: false,
+    queryFn: ({ signal }) => reckoner.spools(facts!, report!.sampleDraws, signal),
+  })
+
+export const useSpools = (boxId: string, facts: BoxFacts | null | undefined, report: BoxReport | undefined) =>
+  useQuery(spoolsQuery(useJournalTools(), boxId, facts, report))
 export const useReport = (boxId: string, facts: BoxFacts | null | undefined) =>
   useQuery(reportQuery(useJournalTools(), boxId, facts))
 export const useGrams = (boxId: string, facts: BoxFacts | null | undefined) =>

@@ -9,7 +9,7 @@ import { boxFacts } from '#records/box-facts.ts'
 import { profileOf } from '#records/room-air.ts'
 import { boxView } from '#records/box-view.ts'
 import { fold } from '#records/fold.ts'
-import { memoryStore, NOW, renderPlace, testMaker } from '../__tests__/place-harness.tsx'
+import { idleReckoner, memoryStore, NOW, renderPlace, testMaker } from '../__tests__/place-harness.tsx'
 import { BoxSlip } from './box-slip.tsx'
 import ShelfPlace from './shelf-place.tsx'
 import { YearLine } from './year-line.tsx'
@@ -49,8 +49,8 @@ describe('the shelf', () => {
     renderPlace(<ShelfPlace />, {
       store: memoryStore([...acts]),
       reckoner: {
+        ...idleReckoner,
         report: () => Promise.reject(new Error('The reckoning broke off.')),
-        grams: () => new Promise(() => {}),
       },
     })
     expect(await screen.findByText(/A box could not be reckoned/)).toBeTruthy()

@@ -6,6 +6,9 @@ import { clockText, isoDay } from '#draw/dates.ts'
 import { Approx, Tick } from '#draw/figure.tsx'
 import { inFull } from '#draw/format.ts'
 import { WhyContext } from '#draw/why-context.ts'
+import { Link } from 'react-router'
+import { pageOfFormula } from '../almanac/almanac-pages.ts'
+import { useJournalTools } from '../journal/journal-context.tsx'
 
 const KNOWN = { assumed: 'assumed', told: 'told', measured: 'measured', computed: 'worked out' } as const
 
@@ -29,7 +32,7 @@ export function WhyProvider({ zone, children }: { readonly zone: string; readonl
         zIndex={400}
         lockScroll={false}
       >
-        {answer && <WhyNote answer={answer} zone={zone} />}
+        {answer && <WhyNote answer={answer} zone={zone} close={() => setAnswer(null)} />}
       </Drawer>
     </WhyContext>
   )
@@ -44,7 +47,16 @@ const shown = (value: number, unit: string, zone: string): string =>
       : inFull(value)
 const unitText = (unit: string): string => (unit === 'date' || unit === 'time' ? '' : unit)
 
-function WhyNote({ answer, zone }: { readonly answer: Answer; readonly zone: string }) {
+function WhyNote({
+  answer,
+  zone,
+  close,
+}: {
+  readonly answer: Answer
+  readonly zone: string
+  readonly close: () => void
+}) {
+  const { base } = useJournalTools()
   const { because } = answer
   return (
     <div data-why data-formula={because.formulaId}>
@@ -64,6 +76,11 @@ function WhyNote({ answer, zone }: { readonly answer: Answer; readonly zone: str
       {because.note && <p className="behind">{because.note}</p>}
       <p className="why-source">
         Source: <span data-source>{because.source}</span>
+      </p>
+      <p>
+        <Link to={`${base}/almanac/${pageOfFormula(because.formulaId)}`} className="worded" onClick={close}>
+          More in the almanac
+        </Link>
       </p>
     </div>
   )

@@ -1,0 +1,25 @@
+import { expect, test } from '@jest/globals'
+import { outerTurnsAnswer, passingAnswer } from '../answers/box-answers.ts'
+import { reckonBox } from './reckon.ts'
+import { seededRandom } from './random.ts'
+import { spoolDetails } from './spool-detail.ts'
+import { syntheticBox } from './synthetic-box.ts'
+
+test('spools looked at ring by ring agree with the lumped spool in the mean, and last less in the open than inside', () => {
+  const { facts } = syntheticBox(seededRandom(77), 60, 6)
+  const report = reckonBox(facts, { seed: 3, drawsPerRound: 60 })
+  const details = spoolDetails(facts, report.sampleDraws)
+  expect(details.map(detail => detail.id)).toEqual(report.spools.map(spool => spool.id))
+  details.forEach((detail, i) => {
+    const lumped = report.spools[i]!.moisturePercent
+    expect(Math.abs(detail.meanPercent / lumped - 1)).toBeLessThan(0.15)
+    expect(detail.outerSpread.low).toBeLessThanOrEqual(detail.outerSpread.high)
+    expect(outerTurnsAnswer(detail, 'x').value).toBe(detail.outerPercent)
+    if (detail.open?.passing && detail.here) {
+      expect(detail.open.usual).toBeLessThan(detail.here.usual ?? Infinity)
+      const { inputs } = passingAnswer('q', detail.open, detail.open.passing).because
+      expect(inputs).toHaveLength(5)
+    }
+  })
+  expect(details.some(detail => detail.open?.passing)).toBe(true)
+})

@@ -1,0 +1,115 @@
+import type { Grams, PercentRh, WeightPercent } from '#units/quantity.ts'
+import { percentFromFraction } from '#units/ratio.ts'
+import { secondsFromDays } from '#units/time.ts'
+import { saturationDensityGPerL } from '../air/vapour.ts'
+import { MATERIALS } from '../filament/catalogue.ts'
+import { ringRhPercent, spoolMoisture } from '../filament/rings.ts'
+import { equilibriumMoisturePercent } from '../filament/sorption.ts'
+import { simulate } from '../network/simulate.ts'
+import { steadyAir, timeToLimit, TIME_RINGS, type TimeToLimit } from '../questions/spool-time.ts'
+import { drawSurroundings, historyNetwork, isPresent } from './box-network.ts'
+import type { BoxFacts, SpoolFacts } from './facts.ts'
+import { ENSEMBLE_TOLERANCES } from './posterior.ts'
+import type { DrawValues } from './unknowns.ts'
+import { spreadOf, type Spread } from './weighted.ts'
+
+/** A spool of a box looked at ring by ring. */
+export interface SpoolDetail {
+  readonly id: string
+  /** The first ten metres. */
+  readonly outerPercent: WeightPercent
+  readonly outerG: Grams
+  readonly outerSpread: Spread
+  readonly meanPercent: WeightPercent
+  readonly meanSpread: Spread
+  readonly corePercent: WeightPercent
+  /** The limit above which prints usually suffer; null where they never do: then there are no times. */
+  readonly limitPercent: WeightPercent | null
+  /** Outer turns in the box's air as it is now: how long they stay printable, or how long the spool dries. */
+  readonly here: TimeToLimit | null
+  /** Outer turns in the open room. */
+  readonly open: TimeToLimit | null
+  readonly boxRhPercent: PercentRh
+  readonly roomRhPercent: PercentRh
+}
+
+const LOOKS_AHEAD_S = secondsFromDays(200)
+
+/**
+ * Every spool now inside, ring by ring: the whole history run again with rings for each of a few draws.
+ * @param draws the middle one first, then a few of like weight: their spread is the range
+ */
+export function spoolDetails(facts: BoxFacts, draws: readonly DrawValues[]): SpoolDetail[] {
+  const runs = draws.flatMap(values => {
+    const surroundings = drawSurroundings(facts, values)
+    const network = historyNetwork(facts, values, surroundings, TIME_RINGS)
+    const run = simulate(
+      network,
+      { fromS: facts.fromS, toS: facts.nowS, outputS: [facts.nowS] },
+      ENSEMBLE_TOLERANCES,
+    )
+    return run.outcome === 'finished' ? [{ network, run, surroundings }] : []
+  })
+  const [middle] = runs
+  if (!middle) return []
+  const point = { temperatureC: 0, vapourDensityGPerL: 0 }
+  middle.surroundings.at(facts.nowS, point)
+  const { temperatureC } = point
+  const roomRhPercent = percentFromFraction(point.vapourDensityGPerL / saturationDensityGPerL(temperatureC))
+  const boxRhPercent = middle.run.airRhPercent[0]!
+  const even = Float64Array.from(runs, () => 1 / runs.length)
+  return facts.spools
+    .filter(spool => isPresent(spool, facts.nowS))
+    .map(spool => {
+      const moistures = runs.map(({ network, run }) => spoolMoisture(network.layouts[spool.id]!, run.waterG))
+      const layout = middle.network.layouts[spool.id]!
+      const now = moistures[0]!
+      const material = MATERIALS[spool.materialId]
+      const limitPercent = material.troubleAbovePercent
+      const rings = ringRhPercent(layout, middle.run.waterG, material)
+      const inAir = (airRhPercent: PercentRh): TimeToLimit | null =>
+        limitPercent === null
+          ? null
+          : timeToLimit(
+              {
+                spool: bare(spool),
+                wetRhPercent: rings,
+                air: steadyAir(temperatureC, airRhPercent),
+              },
+              // uptake is judged on the outer turns, drying on the mean
+              now.outerPercent > limitPercent ? 'mean' : 'outer',
+              limitPercent,
+              equilibriumMoisturePercent(material, airRhPercent),
+              LOOKS_AHEAD_S,
+            )
+      return {
+        id: spool.id,
+        outerPercent: now.outerPercent,
+        outerG: layout.ringMassG[0]!,
+        outerSpread: spreadOf(
+          moistures.map(m => m.outerPercent),
+          even,
+        ),
+        meanPercent: now.meanPercent,
+        meanSpread: spreadOf(
+          moistures.map(m => m.meanPercent),
+          even,
+        ),
+        corePercent: now.corePercent,
+        limitPercent,
+        here: inAir(boxRhPercent),
+        open: now.outerPercent > (limitPercent ?? Infinity) ? null : inAir(roomRhPercent),
+        boxRhPercent,
+        roomRhPercent,
+      }
+    })
+}
+
+const bare = (spool: SpoolFacts) => ({
+  id: spool.id,
+  material: MATERIALS[spool.materialId],
+  size: spool.size,
+  filamentG: spool.filamentG,
+  diameterMm: 1.75 as const,
+  flanges: 'closed' as const,
+})

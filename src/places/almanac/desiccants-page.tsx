@@ -1,0 +1,84 @@
+import { useElementSize } from '@mantine/hooks'
+import { useState } from 'react'
+import { DESICCANTS } from '#core/desiccant/catalogue.ts'
+import { TABULATED } from '#core/desiccant/tabulated.ts'
+import { inHundredths, THIN } from '#draw/format.ts'
+import { useMeasures, usePreferences } from '../journal/journal-context.tsx'
+import IsothermChart from './isotherm-chart.tsx'
+
+/** What each desiccant holds in balance with the air, by temperature. */
+export default function DesiccantsPage() {
+  const [temperatureC, setTemperature] = useState(20)
+  const { temperature } = useMeasures()
+  const { dark } = usePreferences()
+  const { ref, width } = useElementSize()
+  const rows = [
+    ...[DESICCANTS['silica-a'], DESICCANTS['silica-rd']].map(item => ({
+      ...item,
+      renew: `${temperature.field(105)}–${temperature.field(item.neverAboveC)}`,
+      note: 'beads with an indicator no hotter than this; plain ones bear more',
+    })),
+    ...Object.values(TABULATED).map(item => ({
+      ...item,
+      renew: item.renewAtC
+        ? `${temperature.field(item.renewAtC[0])}–${temperature.field(item.renewAtC[1])}`
+        : 'not at all',
+    })),
+  ]
+  return (
+    <>
+      <h1 className="answer">What each desiccant holds</h1>
+      <p className="behind">
+        Grams of water a gram, in balance with air of this humidity, the desiccant at{' '}
+        {temperature.text(temperatureC)}.
+      </p>
+      <label className="almanac-slider">
+        <span>Desiccant at {temperature.text(temperatureC)}</span>
+        <input
+          type="range"
+          min={-10}
+          max={60}
+          value={temperatureC}
+          aria-label="Temperature of the desiccant"
+          aria-valuetext={temperature.text(temperatureC)}
+          onChange={event => setTemperature(Number(event.currentTarget.value))}
+        />
+      </label>
+      <div ref={ref} className="isotherms">
+        {width > 0 && <IsothermChart key={String(dark)} temperatureC={temperatureC} width={width} />}
+      </div>
+      <table className="almanac-table">
+        <thead>
+          <tr>
+            <th scope="col">Desiccant</th>
+            <th scope="col" className="number">
+              g/mL
+            </th>
+            <th scope="col" className="number">
+              renew at, {temperature.unit}
+            </th>
+            <th scope="col" className="wide-cell">
+              to know
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(row => (
+            <tr key={row.kind}>
+              <th scope="row">{row.name}</th>
+              <td className="number">{inHundredths(row.bulkDensityGPerMl)}</td>
+              <td className="number">{row.renew}</td>
+              <td className="wide-cell">{row.note}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="aside">
+        Silica gel: Tóth equation, Ng et al. 2001 (from memory; beads of unknown kind lie between A and RD,
+        ±25
+        {THIN}%). The others: typical values at 25 °C from memory, carried to other temperatures by their net
+        heat. Calcium chloride leaves the page at its brine.
+      </p>
+    </>
+  )
+}

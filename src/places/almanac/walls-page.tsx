@@ -1,0 +1,111 @@
+import { HOLDERS } from '#core/container/holder.ts'
+import { LIDS } from '#core/container/lid.ts'
+import { FILMS, wallConductanceLPerH, WALLS, type WallMaterial } from '#core/container/wall.ts'
+import { useState } from 'react'
+import { inTenths, THIN } from '#draw/format.ts'
+import { useMeasures } from '../journal/journal-context.tsx'
+
+const AREA_M2 = 0.5
+const THICKNESS_MM = 2
+const litres = (value: number) => (value < 0.1 ? String(Number(value.toPrecision(2))) : inTenths(value))
+
+/** What lets water in: walls by temperature, films, lids; and what the beads lie in. */
+export function WallsPage() {
+  const [temperatureC, setTemperature] = useState(20)
+  const { temperature } = useMeasures()
+  return (
+    <>
+      <h1 className="answer">What lets water in</h1>
+      <p className="behind">
+        Litres of room air an hour whose water passes: the one measure for walls, lids and holders alike.
+      </p>
+      <label className="almanac-slider">
+        <span>Walls at {temperature.text(temperatureC)}</span>
+        <input
+          type="range"
+          min={-10}
+          max={40}
+          value={temperatureC}
+          aria-label="Temperature of the wall"
+          aria-valuetext={temperature.text(temperatureC)}
+          onChange={event => setTemperature(Number(event.currentTarget.value))}
+        />
+      </label>
+      <div className="almanac-columns">
+        <table className="almanac-table">
+          <caption>
+            Walls of {AREA_M2}
+            {THIN}m² and {THICKNESS_MM}
+            {THIN}mm
+          </caption>
+          <thead>
+            <tr>
+              <th scope="col">Wall</th>
+              <th scope="col" className="number">
+                L/h
+              </th>
+              <th scope="col" className="number">
+                g·mm/(m²·day)
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {(Object.keys(WALLS) as WallMaterial[]).map(wall => (
+              <tr key={wall}>
+                <th scope="row">{wall}</th>
+                <td className="number">
+                  {litres(wallConductanceLPerH(wall, AREA_M2, THICKNESS_MM, temperatureC))}
+                </td>
+                <td className="number pencil">{WALLS[wall]}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <table className="almanac-table">
+          <caption>Lids, L/h</caption>
+          <tbody>
+            {Object.values(LIDS).map(lid => (
+              <tr key={lid.kind}>
+                <th scope="row">{lid.name}</th>
+                <td className="number">
+                  {lid.lowLPerH}–{lid.highLPerH}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <div>
+          <table className="almanac-table">
+            <caption>Beads lie in, L/h</caption>
+            <tbody>
+              {Object.values(HOLDERS).map(holder => (
+                <tr key={holder.name}>
+                  <th scope="row">{holder.name}</th>
+                  <td className="number">{holder.conductanceLPerH}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <table className="almanac-table">
+            <caption>Bags, g·mm/(m²·day) at their thickness</caption>
+            <tbody>
+              {Object.entries(FILMS).map(([name, film]) => (
+                <tr key={name}>
+                  <th scope="row">{name}</th>
+                  <td className="number pencil">
+                    {film.permeability}, {film.thicknessMm}
+                    {THIN}mm
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      </div>
+      <p className="aside">
+        Permeability as stated at 38 °C and 90 % RH, typical, from memory; lids by common practice; holders
+        worked out from bed depth and open area.
+      </p>
+    </>
+  )
+}
