@@ -6,6 +6,7 @@ import { DESICCANTS } from '#core/desiccant/catalogue.ts'
 import { silicaLoadingGPerG } from '#core/desiccant/silica-gel.ts'
 import { vapourPressureOfRhPa } from '#core/air/vapour.ts'
 import type { BoxFacts, ChargeFacts, SpoolFacts } from '#core/estimate/facts.ts'
+import type { Material } from '#core/filament/material.ts'
 import { USUAL_SPOOL } from '#core/filament/winding.ts'
 import type { BoxView } from './box-view.ts'
 import type { Freshness } from './kinds/charge.ts'
@@ -91,7 +92,15 @@ export function boxFacts(state: State, view: BoxView, nowMs: number): BoxFacts |
     .filter(charge => charge.inS <= secondsFromMs(nowMs) && isAfter(charge.outS, startsMs))
     .sort((a, b) => a.inS - b.inS)
   const spools = [...state.spools.values()]
-    .flatMap(spool => spoolFacts(spool, box.boxId, startsMs, startAir.relativeHumidityPercent))
+    .flatMap(spool =>
+      spoolFacts(
+        spool,
+        state.materials[spool.material],
+        box.boxId,
+        startsMs,
+        startAir.relativeHumidityPercent,
+      ),
+    )
     .filter(spool => spool.inS <= secondsFromMs(nowMs) && isAfter(spool.outS, startsMs))
   const roomReadings = state.readings
     .filter(
@@ -194,6 +203,7 @@ function chargeFacts(
 
 function spoolFacts(
   spool: SpoolRecord,
+  material: Material,
   boxId: string,
   startsMs: number,
   roomRhPercent: number,
@@ -206,7 +216,7 @@ function spoolFacts(
     return {
       id: order === 0 ? spool.spoolId : `${spool.spoolId}.${order}`,
       name: spool.name,
-      materialId: spool.material,
+      material,
       filamentG: spool.filamentG,
       emptyG: spool.emptyG,
       cardboardG: spool.cardboardG,

@@ -1,6 +1,5 @@
 import type { PercentRh } from '#units/quantity.ts'
 import { secondsFromMs, msFromSeconds } from '#units/time.ts'
-import { MATERIALS } from '#core/filament/catalogue.ts'
 import { settlesAtS, USUAL_HYGROMETER, type Hygrometer } from '#core/reading/hygrometer.ts'
 import { knowledgeWord, type KnowledgeWord } from '#core/verdict/knowledge.ts'
 import { readingWord, type ReadingWord } from '#core/verdict/reading.ts'
@@ -36,6 +35,8 @@ export interface BoxView {
   readonly overSinceMs: number | null
   readonly hasWeighing: boolean
   readonly known: KnowledgeWord
+  /** The catalogue as this journal has it. */
+  readonly materials: State['materials']
 }
 
 export function boxView(state: State, boxId: string, nowMs: number): BoxView | null {
@@ -45,7 +46,7 @@ export function boxView(state: State, boxId: string, nowMs: number): BoxView | n
     spool => spool.where.at === 'box' && spool.where.boxId === boxId,
   )
   const charges = [...state.charges.values()].filter(charge => charge.boxId === boxId)
-  const target = strictest(spools)
+  const target = strictest(spools, state.materials)
   const hygrometer = hygrometerOf(state, boxId)
   const times = disturbances(state, box)
   const readings = state.readings
@@ -91,13 +92,14 @@ export function boxView(state: State, boxId: string, nowMs: number): BoxView | n
     previous: readings.at(-2) ?? null,
     overSinceMs: beganOver(readings),
     hasWeighing: charges.some(charge => charge.weighings.length > 0),
+    materials: state.materials,
     known: knowledgeWord(last && secondsFromMs(last.atMs), secondsFromMs(nowMs)),
   }
 }
 
-function strictest(spools: readonly SpoolRecord[]): Target | null {
+function strictest(spools: readonly SpoolRecord[], materials: State['materials']): Target | null {
   const all = spools
-    .map(spool => ({ spool, rhPercent: MATERIALS[spool.material].targetRhPercent }))
+    .map(spool => ({ spool, rhPercent: materials[spool.material].targetRhPercent }))
     .sort((a, b) => a.rhPercent - b.rhPercent)
   const first = all[0]
   return first ? { rhPercent: first.rhPercent, spool: first.spool, all } : null

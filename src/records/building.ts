@@ -1,3 +1,5 @@
+import type { MaterialId } from '#core/filament/material.ts'
+import type { MaterialValue } from './kinds/value.ts'
 import type { Contradicting } from './contradicting.ts'
 import type { Instrument } from './kinds/instrument.ts'
 import type { Room } from './kinds/room.ts'
@@ -11,6 +13,7 @@ export interface Building {
   spools: Map<string, SpoolRecord>
   instruments: Map<string, Instrument>
   readings: ReadingRecord[]
+  overrides: Map<MaterialId, Partial<Record<MaterialValue, number>>>
   contradictions: Contradicted[]
   readonly says: Contradicting
 }

@@ -6,6 +6,7 @@ import { instrumentKinds } from './kinds/instrument.ts'
 import { readingKinds } from './kinds/reading.ts'
 import { roomKinds } from './kinds/room.ts'
 import { spoolKinds, spoolUpgraders } from './kinds/spool.ts'
+import { valueKinds } from './kinds/value.ts'
 
 /** Every kind of entry and the shape of its payload at its newest version. */
 export const ENTRY_KINDS = {
@@ -15,6 +16,7 @@ export const ENTRY_KINDS = {
   ...spoolKinds,
   ...instrumentKinds,
   ...readingKinds,
+  ...valueKinds,
 } as const
 export type EntryKind = keyof typeof ENTRY_KINDS
 export type Payload<K extends EntryKind> = v.InferOutput<(typeof ENTRY_KINDS)[K]>

@@ -3,6 +3,7 @@ import { chargeEntries } from './fold-charge.ts'
 import { Contradicting } from './contradicting.ts'
 import { inForce, type Placed } from './in-force.ts'
 import type { Building, Problem } from './building.ts'
+import { materialsWith } from './materials.ts'
 import type { State, Stay } from './state.ts'
 import { endStay } from './stays.ts'
 
@@ -21,6 +22,7 @@ export function foldPlaced(placed: readonly Placed[]): State {
     spools: new Map(),
     instruments: new Map(),
     readings: [],
+    overrides: new Map(),
     contradictions: [],
     says: new Contradicting(placed),
   }
@@ -30,7 +32,7 @@ export function foldPlaced(placed: readonly Placed[]): State {
   }
   state.readings.sort((a, b) => a.atMs - b.atMs || (a.id < b.id ? -1 : 1))
   const { says: _, ...rest } = state
-  return rest
+  return { ...rest, materials: materialsWith(rest.overrides) }
 }
 
 function apply(state: Building, placed: Placed): Problem | null {
@@ -85,6 +87,14 @@ function apply(state: Building, placed: Placed): Problem | null {
     case 'instrument.changed':
     case 'instrument.moved':
       return change(state, state.instruments, 'hygrometer', entry.payload.instrumentId, entry.payload, placed)
+    case 'value.overridden': {
+      const { material, field, value } = entry.payload
+      const { [field]: _, ...others } = state.overrides.get(material) ?? {}
+      const next = value === null ? others : { ...others, [field]: value }
+      if (Object.keys(next).length > 0) state.overrides.set(material, next)
+      else state.overrides.delete(material)
+      return null
+    }
     case 'reading.taken': {
       const { place, instrumentId } = entry.payload
       if (!state.instruments.has(instrumentId)) return says.unknown('hygrometer', instrumentId, placed)

@@ -252,3 +252,21 @@ describe('a box as it stands', () => {
     expect(facts.charges[1]!.freshness.highGPerG).toBeLessThan(0.05)
   })
 })
+
+test('own values of a material: the last one holds, null gives the catalogue back', () => {
+  const writer = maker()
+  const write = (value: number | null, day: number) =>
+    makeAct(writer, 'PLA: own values', [
+      {
+        kind: 'value.overridden',
+        payload: { material: 'PLA', field: 'targetRhPercent', value },
+        atMs: Date.parse('2025-03-01T00:00:00Z') + day * 86_400_000,
+      },
+    ])
+  const acts = [write(18, 1), write(16, 2)]
+  expect(fold(acts).materials.PLA.targetRhPercent).toBe(16)
+  expect(fold([...acts, write(null, 3)]).overrides.size).toBe(0)
+  expect(fold([...acts, write(null, 3)]).materials.PLA.targetRhPercent).toBe(25)
+  const bad = { ...acts[0]!.entries[0]!, payload: { material: 'PLA', field: 'targetRhPercent', value: 95 } }
+  expect(readEntry(bad)).toMatchObject({ ok: false })
+})

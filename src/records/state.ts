@@ -1,4 +1,6 @@
+import type { Material, MaterialId } from '#core/filament/material.ts'
 import type { Draft } from './act.ts'
+import type { Overrides } from './materials.ts'
 import type { BeadColour, Charge, Oven } from './kinds/charge.ts'
 import type { Box } from './kinds/box.ts'
 import type { Instrument } from './kinds/instrument.ts'
@@ -73,5 +75,8 @@ export interface State {
   readonly instruments: ReadonlyMap<string, Instrument>
   /** In order of time. */
   readonly readings: readonly ReadingRecord[]
+  /** What a person knows better than the catalogue, and the catalogue with it. */
+  readonly overrides: Overrides
+  readonly materials: Readonly<Record<MaterialId, Material>>
   readonly contradictions: readonly Contradicted[]
 }

@@ -8,7 +8,6 @@ import { openingShare } from '../container/opening.ts'
 import { HOLDERS } from '../container/holder.ts'
 import { DESICCANTS } from '../desiccant/catalogue.ts'
 import { residualLoadingGPerG } from '../desiccant/regeneration.ts'
-import { MATERIALS } from '../filament/catalogue.ts'
 import { addRings, type SpoolLayout } from '../filament/rings.ts'
 import { sorptionIsotherm } from '../filament/sorption.ts'
 import { spoolConductanceLPerH, spoolSolidsL } from '../filament/winding.ts'
@@ -66,8 +65,7 @@ export const openingsLPerH = (facts: BoxFacts, airL: number): LitresPerHour =>
 export function freeAirAtL(facts: BoxFacts, atS: Seconds): number {
   let solidsL = 0
   for (const spool of facts.spools)
-    if (isPresent(spool, atS))
-      solidsL += spoolSolidsL(MATERIALS[spool.materialId], spool.filamentG, spool.emptyG)
+    if (isPresent(spool, atS)) solidsL += spoolSolidsL(spool.material, spool.filamentG, spool.emptyG)
   for (const charge of facts.charges) if (isPresent(charge, atS)) solidsL += charge.dryMassG * CHARGE_L_PER_G
   return freeAirL(facts.insideL, solidsL)
 }
@@ -82,7 +80,7 @@ export const chargeStore = (charge: ChargeFacts, values: DrawValues): WaterStore
 export const spoolStore = (spool: SpoolFacts): WaterStore & { kind: 'polymer' } => ({
   kind: 'polymer',
   dryMassG: spool.filamentG,
-  isotherm: sorptionIsotherm(MATERIALS[spool.materialId]),
+  isotherm: sorptionIsotherm(spool.material),
 })
 
 export const chargeConductanceLPerH = (charge: ChargeFacts, values: DrawValues): LitresPerHour =>
@@ -202,11 +200,10 @@ export function historyNetwork(
   })
   for (const spool of facts.spools) {
     const wetRh = values.wetnessRhPercent[spool.wetness.group]!
-    const material = MATERIALS[spool.materialId]
     if (rings > 0) {
       const outermost = links.length
       layouts[spool.id] = addRings(
-        { ...spool, material, slitShare: values.slitShare, diameterMm: 1.75, flanges: 'closed', rings },
+        { ...spool, slitShare: values.slitShare, diameterMm: 1.75, flanges: 'closed', rings },
         wetRh,
         start.temperatureC,
         { nodes, links, strands },
@@ -221,7 +218,7 @@ export function historyNetwork(
         store,
         waterAtRhG(store, wetRh, start.temperatureC),
         spoolConductanceLPerH({
-          material,
+          material: spool.material,
           size: spool.size,
           filamentG: spool.filamentG,
           slitShare: values.slitShare,

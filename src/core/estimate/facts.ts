@@ -10,7 +10,7 @@ import type {
 import type { Knowledge } from '../answer.ts'
 import type { HolderKind } from '../container/holder.ts'
 import type { DesiccantKind } from '../desiccant/catalogue.ts'
-import type { MaterialId } from '../filament/material.ts'
+import type { Material } from '../filament/material.ts'
 import type { SpoolSize } from '../filament/winding.ts'
 import type { Hygrometer } from '../reading/hygrometer.ts'
 import type { MonthlyProfile, RoomReading } from '../room/climate.ts'
@@ -81,7 +81,7 @@ export interface HeatingFacts {
 export interface SpoolFacts {
   readonly id: string
   readonly name: string
-  readonly materialId: MaterialId
+  readonly material: Material
   readonly filamentG: Grams
   readonly emptyG: Grams
   readonly cardboardG: Grams

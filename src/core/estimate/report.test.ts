@@ -1,3 +1,4 @@
+import { MATERIALS } from '../filament/catalogue.ts'
 import { describe, expect, test } from '@jest/globals'
 import { silicaLoadingGPerG } from '../desiccant/silica-gel.ts'
 import { DESICCANTS } from '../desiccant/catalogue.ts'
@@ -17,7 +18,7 @@ describe('what the strictest spool costs', () => {
   const present = [one!, { ...one!, id: 'second' }, { ...one!, id: 'third' }]
   const mixed = present.map((spool, i) => ({
     ...spool,
-    materialId: i === 0 ? ('PETG' as const) : ('ABS' as const),
+    material: MATERIALS[i === 0 ? 'PETG' : 'ABS'],
   }))
   test('the next target, the spools in the way, and a date no earlier than the box’s own', () => {
     const { strictest, leaves } = reckon({ spools: mixed, targetRhPercent: 20 })
@@ -25,7 +26,7 @@ describe('what the strictest spool costs', () => {
     expect(strictest!.leaves.spread.low).toBeGreaterThanOrEqual(leaves!.spread.low)
   })
   test('nothing where all want the same', () => {
-    const same = present.map(spool => ({ ...spool, materialId: 'PETG' as const }))
+    const same = present.map(spool => ({ ...spool, material: MATERIALS.PETG }))
     expect(reckon({ spools: same, targetRhPercent: 20 }).strictest).toBeNull()
     expect(reckon({ spools: mixed, targetRhPercent: null }).strictest).toBeNull()
   })

@@ -2,7 +2,6 @@ import type { Grams, PercentRh, WeightPercent } from '#units/quantity.ts'
 import { percentFromFraction } from '#units/ratio.ts'
 import { secondsFromDays } from '#units/time.ts'
 import { saturationDensityGPerL } from '../air/vapour.ts'
-import { MATERIALS } from '../filament/catalogue.ts'
 import { ringRhPercent, spoolMoisture } from '../filament/rings.ts'
 import { equilibriumMoisturePercent } from '../filament/sorption.ts'
 import { simulate } from '../network/simulate.ts'
@@ -64,7 +63,7 @@ export function spoolDetails(facts: BoxFacts, draws: readonly DrawValues[]): Spo
       const moistures = runs.map(({ network, run }) => spoolMoisture(network.layouts[spool.id]!, run.waterG))
       const layout = middle.network.layouts[spool.id]!
       const now = moistures[0]!
-      const material = MATERIALS[spool.materialId]
+      const { material } = spool
       const limitPercent = material.troubleAbovePercent
       const rings = ringRhPercent(layout, middle.run.waterG, material)
       const inAir = (airRhPercent: PercentRh): TimeToLimit | null =>
@@ -107,7 +106,7 @@ export function spoolDetails(facts: BoxFacts, draws: readonly DrawValues[]): Spo
 
 const bare = (spool: SpoolFacts) => ({
   id: spool.id,
-  material: MATERIALS[spool.materialId],
+  material: spool.material,
   size: spool.size,
   filamentG: spool.filamentG,
   diameterMm: 1.75 as const,

@@ -1,4 +1,3 @@
-import { MATERIALS } from '../filament/catalogue.ts'
 import { isPresent } from './box-network.ts'
 import type { BoxFacts } from './facts.ts'
 import { leaveDates, leavesAtS, sharesOfDates } from './forecast.ts'
@@ -17,7 +16,7 @@ export function strictestCost(
   const strict = facts.targetRhPercent
   if (strict === null) return null
   const inside = facts.spools.filter(spool => isPresent(spool, facts.nowS))
-  const targetOf = (spool: (typeof inside)[number]) => MATERIALS[spool.materialId].targetRhPercent
+  const targetOf = (spool: (typeof inside)[number]) => spool.material.targetRhPercent
   const others = inside.map(targetOf).filter(target => target > strict)
   if (others.length === 0) return null
   const spoolIds = inside.filter(spool => targetOf(spool) <= strict).map(spool => spool.id)

@@ -1,4 +1,5 @@
 import { secondsFromDays } from '#units/time.ts'
+import { MATERIALS } from '../filament/catalogue.ts'
 import type { MaterialId } from '../filament/material.ts'
 import { USUAL_SPOOL } from '../filament/winding.ts'
 import { simulate } from '../network/simulate.ts'
@@ -59,7 +60,7 @@ export function syntheticBox(
     spools: materials.map((materialId, i) => ({
       id: `spool${i}`,
       name: materialId,
-      materialId,
+      material: MATERIALS[materialId],
       filamentG: 300 + 650 * random.uniform(),
       emptyG: 220,
       cardboardG: random.uniform() < 0.3 ? 200 : 0,

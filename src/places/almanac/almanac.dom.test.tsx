@@ -1,6 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
-import { fireEvent, screen, within } from '@testing-library/react'
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { boathouseLoft } from '#demo/loft.ts'
+import { boxFacts } from '#records/box-facts.ts'
+import { boxView } from '#records/box-view.ts'
+import { fold } from '#records/fold.ts'
 import { sameThreadReckoner } from '#workers/calls.ts'
 import { memoryStore, NOW, renderPlace } from '../__tests__/place-harness.tsx'
 import AlmanacPlace from './almanac-place.tsx'
@@ -116,4 +119,38 @@ test('isotherms rise from nothing; warmth lowers silica gel', () => {
   expect(at(40)).toBeLessThan(at(10))
   const colours = { ink: '#000', pencil: '#111', water: '#222', heat: '#333', faint: '#444' }
   expect(isothermOption(20, colours, 800)['series']).toHaveLength(8)
+})
+
+describe('a person’s own values', () => {
+  const fill = (label: string, text: string) =>
+    fireEvent.change(screen.getByLabelText(label), { target: { value: text } })
+  test('are refused where they cannot be, kept as entries, marked, and used everywhere', async () => {
+    const store = memoryStore(boathouseLoft(NOW, 'UTC'))
+    open('materials', { store })
+    fireEvent.click(await screen.findByRole('button', { name: 'PLA' }))
+    await screen.findByText('PLA: your own values')
+    fill('Target, % RH', '900')
+    fill('Moisture when saturated, wt %', '0.3')
+    fill('Trouble above, wt %', '0.05')
+    fireEvent.click(screen.getByText('Keep it'))
+    expect(await screen.findByText(/Type 1 to 80 % RH/)).toBeTruthy()
+    expect(screen.getByText(/type more than 0\.4/)).toBeTruthy()
+    expect(screen.getByText(/type 0\.1 or more/)).toBeTruthy()
+    expect(store.acts.at(-1)?.what).not.toContain('own values')
+    fill('Target, % RH', '18')
+    fill('Moisture when saturated, wt %', '')
+    fill('Trouble above, wt %', '0.3')
+    fireEvent.click(screen.getByText('Keep it'))
+    await waitFor(() => expect(store.acts.at(-1)?.what).toBe('PLA: own values'))
+    expect(store.acts.at(-1)!.entries.map(entry => entry.payload)).toEqual([
+      { material: 'PLA', field: 'targetRhPercent', value: 18 },
+      { material: 'PLA', field: 'troubleAbovePercent', value: 0.3 },
+    ])
+    const cell = (await row('PLA')).querySelector('.own-value')
+    expect(cell?.textContent).toBe('18')
+    // the boxes go by it: a shelf of PLA has another target now
+    const state = fold(store.acts)
+    expect(boxView(state, 'launch', NOW)!.target!.rhPercent).toBe(18)
+    expect(boxFacts(state, boxView(state, 'launch', NOW)!, NOW)!.targetRhPercent).toBe(18)
+  })
 })

@@ -1,10 +1,13 @@
-import { MATERIALS } from '#core/filament/catalogue.ts'
 import { heldAtTarget } from '#core/filament/held-at-target.ts'
 import type { Material } from '#core/filament/material.ts'
 import { equilibriumMoisturePercent } from '#core/filament/sorption.ts'
 import { useState } from 'react'
 import { inHundredths, inTenths, inWhole, THIN } from '#draw/format.ts'
+import type { MaterialId } from '#core/filament/material.ts'
+import type { MaterialValue } from '#records/kinds/value.ts'
 import { useMeasures } from '../journal/journal-context.tsx'
+import { useJournal } from '../journal/queries.ts'
+import { OwnValues } from './own-values.tsx'
 
 const STRIP = { width: 300, height: 26, left: 4 }
 /** Moisture on a logarithmic rule, from PP to PVA. */
@@ -19,6 +22,8 @@ const along = (percent: number): number =>
 export function MaterialsPage() {
   const [rhPercent, setRh] = useState<number | null>(null)
   const { temperature } = useMeasures()
+  const { state } = useJournal()
+  const [changing, setChanging] = useState<MaterialId | null>(null)
   return (
     <>
       <h1 className="answer">What each material comes to</h1>
@@ -74,12 +79,20 @@ export function MaterialsPage() {
           </tr>
         </thead>
         <tbody>
-          {Object.values(MATERIALS).map(material => (
-            <MaterialRow key={material.id} material={material} rhPercent={rhPercent} />
+          {Object.values(state.materials).map(material => (
+            <MaterialRow
+              key={material.id}
+              material={material}
+              own={state.overrides.get(material.id) ?? {}}
+              rhPercent={rhPercent}
+              change={() => setChanging(material.id)}
+            />
           ))}
         </tbody>
       </table>
+      {changing && <OwnValues id={changing} close={() => setChanging(null)} />}
       <p className="aside">
+        Touch a name to put your own values in; they stand upright and heavier here and are used everywhere.
         The strip: a tick where a print is clean, a bar from where it suffers, a drop where the material ends.
         Whoever needs nylon clean must dry it by heat: no ordinary box holds it there.
       </p>
@@ -89,11 +102,16 @@ export function MaterialsPage() {
 
 function MaterialRow({
   material,
+  own,
   rhPercent,
+  change,
 }: {
   readonly material: Material
+  readonly own: Readonly<Partial<Record<MaterialValue, number>>>
   readonly rhPercent: number | null
+  readonly change: () => void
 }) {
+  const known = (field: MaterialValue) => (own[field] === undefined ? 'pencil' : 'own-value')
   const { temperature } = useMeasures()
   const held = heldAtTarget(material)
   const moisture = rhPercent === null ? held.moisturePercent : equilibriumMoisturePercent(material, rhPercent)
@@ -107,8 +125,12 @@ function MaterialRow({
     low === high ? show(low) : `${show(low)}–${show(high)}`
   return (
     <tr>
-      <th scope="row">{material.name}</th>
-      <td className="number">{inWhole(material.targetRhPercent)}</td>
+      <th scope="row">
+        <button type="button" className="material-name" title="Your own values" onClick={change}>
+          {material.name}
+        </button>
+      </th>
+      <td className={`number ${known('targetRhPercent')}`}>{inWhole(material.targetRhPercent)}</td>
       <td className={word === 'expect trouble' ? 'trouble' : undefined}>
         {moisture < 0.1
           ? inHundredths(moisture)
@@ -118,10 +140,18 @@ function MaterialRow({
         , {word}
       </td>
       <td className="wide-cell">
-        <Strip material={material} moisture={moisture} />
+        <Strip
+          material={material}
+          moisture={moisture}
+          own={own.cleanBelowPercent !== undefined || own.troubleAbovePercent !== undefined}
+        />
       </td>
-      <td className="number wide-cell pencil">{inHundredths(material.moistureAt50Percent)}</td>
-      <td className="number wide-cell pencil">{inHundredths(material.saturatedMoisturePercent)}</td>
+      <td className={`number wide-cell ${known('moistureAt50Percent')}`}>
+        {inHundredths(material.moistureAt50Percent)}
+      </td>
+      <td className={`number wide-cell ${known('saturatedMoisturePercent')}`}>
+        {inHundredths(material.saturatedMoisturePercent)}
+      </td>
       <td className="number wide-cell">{range(material.dryAtC, temperature.field)}</td>
       <td className="number wide-cell">{range(material.dryForHours, String)}</td>
       <td className="number wide-cell">{temperature.field(material.neverAboveC)}</td>
@@ -140,7 +170,16 @@ const StripScale = () => (
   </svg>
 )
 
-function Strip({ material, moisture }: { readonly material: Material; readonly moisture: number }) {
+function Strip({
+  material,
+  moisture,
+  own,
+}: {
+  readonly material: Material
+  readonly moisture: number
+  /** Its limits are the person's own. */
+  readonly own: boolean
+}) {
   const { troubleAbovePercent } = material
   const middle = STRIP.height / 2
   const x = along(moisture)
@@ -148,6 +187,7 @@ function Strip({ material, moisture }: { readonly material: Material; readonly m
     <svg
       width={STRIP.width}
       height={STRIP.height}
+      className={own ? 'strip-own' : undefined}
       role="img"
       aria-label={`clean below ${material.cleanBelowPercent} %, trouble above ${troubleAbovePercent ?? 'nothing'}`}
     >

@@ -8,7 +8,6 @@ import {
   vapourDensityAnswer,
 } from '#core/answers/answers.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
-import { MATERIALS } from '#core/filament/catalogue.ts'
 import { heldAtTarget } from '#core/filament/held-at-target.ts'
 import { inScale } from '#core/reading/scale-slip.ts'
 import { roomAirAt } from '#records/room-air.ts'
@@ -56,7 +55,7 @@ export function AirLine({
         report.expectedRhPercent,
         'in the draws, by twentieths',
       ))
-  const held = heldAtTarget(MATERIALS[target.spool.material])
+  const held = heldAtTarget(view.materials[target.spool.material])
   return (
     <p className="air-line">
       {last.word && (

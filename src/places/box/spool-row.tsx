@@ -1,4 +1,3 @@
-import { MATERIALS } from '#core/filament/catalogue.ts'
 import { heldAtTarget } from '#core/filament/held-at-target.ts'
 import {
   endsAtAnswer,
@@ -40,7 +39,14 @@ export function SpoolRow({
       </svg>
       <ul className="spool-row">
         {view.spools.map(spool => (
-          <SpoolItem key={spool.spoolId} spool={spool} report={report} details={details} failed={failed} />
+          <SpoolItem
+            key={spool.spoolId}
+            view={view}
+            spool={spool}
+            report={report}
+            details={details}
+            failed={failed}
+          />
         ))}
       </ul>
     </section>
@@ -51,17 +57,19 @@ const isOf = (spool: SpoolRecord) => (item: { readonly id: string }) =>
   item.id.split('.')[0] === spool.spoolId
 
 function SpoolItem({
+  view,
   spool,
   report,
   details,
   failed,
 }: {
+  readonly view: BoxView
   readonly spool: SpoolRecord
   readonly report: BoxReport
   readonly details: readonly SpoolDetail[] | undefined
   readonly failed: boolean
 }) {
-  const material = MATERIALS[spool.material]
+  const material = view.materials[spool.material]
   const now = report.spools.find(isOf(spool))
   const detail = details?.find(isOf(spool))
   if (!now) return null

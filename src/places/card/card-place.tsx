@@ -1,6 +1,5 @@
 import './card.css'
 import { Link, useParams } from 'react-router'
-import { MATERIALS } from '#core/filament/catalogue.ts'
 import { CONTAINERS } from '#core/container/container.ts'
 import { LIDS } from '#core/container/lid.ts'
 import { dayText } from '#draw/dates.ts'
@@ -84,7 +83,7 @@ function Card({ known: { view, facts } }: { readonly known: KnownBox }) {
           {spools.map(spool => (
             <li key={spool.spoolId}>
               <strong>{spool.name}</strong> {spool.material}, {weight.text(spool.filamentG)} left, below{' '}
-              {MATERIALS[spool.material].targetRhPercent}
+              {view.materials[spool.material].targetRhPercent}
               {THIN}%
             </li>
           ))}

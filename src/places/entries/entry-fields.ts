@@ -145,6 +145,11 @@ function fieldsOfKind(kind: Entry['kind'], boxes: Choices, charges: Choices): En
     case 'instrument.made':
     case 'instrument.changed':
       return [...INSTRUMENT]
+    case 'value.overridden':
+      return [
+        { key: 'value', label: 'Value', as: 'number' },
+        { key: 'material', label: 'Material', as: { choices: pairs(MATERIAL_IDS) } },
+      ]
     case 'instrument.moved':
       return [{ key: 'boxId', label: 'Stays in', as: { choices: [...boxes, ['', 'carried round']] } }]
   }

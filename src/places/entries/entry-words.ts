@@ -3,6 +3,7 @@ import type { Entry } from '#records/entry.ts'
 import type { State } from '#records/state.ts'
 import type { Measures } from '#draw/measures.ts'
 import { inWhole, THIN } from '#draw/format.ts'
+import { MATERIAL_VALUES } from '#records/kinds/value.ts'
 import { CLIMATES } from '#core/room/climate.ts'
 
 /** An entry in words: what it is about, and what it says. */
@@ -33,6 +34,7 @@ const KIND_WORDS: Readonly<Record<Entry['kind'], string>> = {
   'instrument.changed': 'hygrometer changed',
   'instrument.moved': 'hygrometer moved',
   'reading.taken': 'reading',
+  'value.overridden': 'own value',
 }
 export const kindWords = (kind: Entry['kind']): string => KIND_WORDS[kind]
 
@@ -110,6 +112,14 @@ export function entryWords(entry: Entry, state: State, measures: Measures): Entr
         about: state.rooms.get(entry.payload.roomId)?.name ?? 'a room',
         says: changesIn(entry.payload),
       }
+    case 'value.overridden': {
+      const { material, field, value } = entry.payload
+      const { name, unit } = MATERIAL_VALUES[field]
+      return {
+        about: material,
+        says: value === null ? `${name}: the almanac’s again` : `${name} ${value} ${unit}`,
+      }
+    }
     case 'instrument.made':
       return {
         about: entry.payload.name,

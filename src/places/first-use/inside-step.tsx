@@ -1,7 +1,7 @@
 import { NativeSelect, TextInput } from '@mantine/core'
-import { MATERIALS } from '#core/filament/catalogue.ts'
 import { MATERIAL_IDS, type MaterialId } from '#core/filament/material.ts'
 import type { insideErrors } from './first-use-form.ts'
+import { useJournal } from '../journal/queries.ts'
 import type { StepProps } from './step-props.ts'
 
 const CHIPS: readonly MaterialId[] = ['PLA', 'PETG', 'ABS', 'ASA', 'TPU', 'PC', 'PA6', 'PVA']
@@ -13,6 +13,7 @@ export function InsideStep({
   set,
   errors,
 }: StepProps & { readonly errors: ReturnType<typeof insideErrors> }) {
+  const { materials } = useJournal().state
   const others = MATERIAL_IDS.filter(id => !CHIPS.includes(id))
   const shown = [...CHIPS, ...others.filter(id => (form.counts[id] ?? 0) > 0)]
   const count = (id: MaterialId, n: number) =>
@@ -44,7 +45,7 @@ export function InsideStep({
                   −
                 </button>
               )}
-              <span className="aside small">keep below {MATERIALS[id].targetRhPercent} %</span>
+              <span className="aside small">keep below {materials[id].targetRhPercent} %</span>
             </li>
           )
         })}
