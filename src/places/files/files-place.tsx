@@ -9,6 +9,7 @@ import { CalendarFile } from './calendar-file.tsx'
 import { HandOver } from './hand-over-button.tsx'
 import { backupFile, readingsFile } from './make-files.ts'
 import { StorageLine } from './storage-line.tsx'
+import { WeatherRoom } from './weather-room.tsx'
 
 /** What this journal keeps outside this browser, and what comes back in. */
 export default function FilesPlace() {
@@ -45,6 +46,7 @@ export default function FilesPlace() {
         />
       </section>
       <BringIn />
+      <WeatherRoom />
       <section className="file-part">
         <h2 className="section">Take out a part</h2>
         <p className="file-row">

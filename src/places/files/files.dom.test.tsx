@@ -1,9 +1,10 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react'
 import { boathouseLoft } from '#demo/loft.ts'
-import { makeAct, type Act } from '#records/act.ts'
+import { makeAct, readAct, type Act } from '#records/act.ts'
 import { fold } from '#records/fold.ts'
 import { writeBackup } from '#formats/backup/write-backup.ts'
+import { madeUpEpw } from '#formats/weather/made-up-epw.ts'
 import { readKeeping } from '#store/keeping.ts'
 import { memoryStore, NOW, renderPlace, testMaker } from '../__tests__/place-harness.tsx'
 import FilesPlace from './files-place.tsx'
@@ -186,4 +187,34 @@ test('a day given out before keeps its sequence; another day raises it; over is 
     ['b', '2025-11-28', 3],
     ['c', '2025-11-08', 0],
   ])
+})
+
+describe('a room from the weather', () => {
+  const choose = (text: string) => {
+    const field = screen.getByLabelText('A weather file')
+    fireEvent.change(field, { target: { files: [new File([text], 'fell.epw')] } })
+  }
+  test('is looked at, then kept as the room’s own climate, and undoes', async () => {
+    const store = memoryStore(boathouseLoft(NOW, 'UTC'))
+    renderPlace(<FilesPlace />, { store })
+    await screen.findByText('A room from the weather')
+    choose(madeUpEpw())
+    expect((await screen.findByText(/in the weather of/)).textContent).toContain('Nowhere Fell')
+    fireEvent.change(screen.getByLabelText('Which is'), { target: { value: 'heated' } })
+    fireEvent.click(screen.getByText('Keep it'))
+    await screen.findByText(/goes by the weather of Nowhere Fell now/)
+    const payload = store.acts.at(-1)!.entries[0]!.payload as {
+      climate: { kind: string; temperatureC: number[] }
+    }
+    expect(payload.climate.kind).toBe('own')
+    expect(payload.climate.temperatureC).toHaveLength(12)
+    expect(payload.climate.temperatureC[0]).toBeCloseTo(20, 1)
+    expect(readAct(JSON.parse(JSON.stringify(store.acts.at(-1))))).toMatchObject({ ok: true })
+  })
+  test('what is no weather file is refused with its line', async () => {
+    renderPlace(<FilesPlace />, { store: memoryStore(boathouseLoft(NOW, 'UTC')) })
+    await screen.findByText('A room from the weather')
+    choose('time,rain')
+    expect(await screen.findByText(/fell.epw, line 1: .*LOCATION.* Nothing is changed/)).toBeTruthy()
+  })
 })
