@@ -183,6 +183,43 @@ export const ASKS: Readonly<Record<string, (inputs: CheckInputs) => number>> = {
     )
     return simulate(network, { fromS: 0, toS, outputS: [toS] }).airRhPercent[0]!
   },
+  heatedRisePercent: inputs => {
+    const wetRhPercent = inputs.number('wetPercent')
+    const [first, second] = [inputs.number('firstHours') * 3600, inputs.number('secondHours') * 3600]
+    const start = { temperatureC: 0, vapourDensityGPerL: 0 }
+    steadyAir(22, 45).at(0, start)
+    const network = caseNetwork(
+      {
+        freeAirL: 8,
+        inlets: [{ path: 'lid', conductanceLPerH: 0.2 }],
+        charges: [],
+        spools:
+          wetRhPercent > 0
+            ? [
+                {
+                  ...spoolOf(new CheckInputs({ material: 'PLA' })),
+                  slitShare: 0.07,
+                  wetRhPercent,
+                  cardboardG: 0,
+                },
+              ]
+            : [],
+        openings: null,
+        airRhPercent: 45,
+        surroundings: {
+          at(timeS, out) {
+            out.temperatureC = 22 + 38 * Math.min(1, timeS / (1.5 * 3600))
+            out.vapourDensityGPerL = start.vapourDensityGPerL
+          },
+        },
+      },
+      0,
+      second,
+      8,
+    )
+    const rh = simulate(network, { fromS: 0, toS: second, outputS: [first, second] }).airRhPercent
+    return rh[1]! - rh[0]!
+  },
   boxRhPercent: inputs => {
     const toS = inputs.number('hours') * 3600
     const network = caseNetwork(
