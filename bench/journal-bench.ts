@@ -5,7 +5,7 @@ import { existsSync, readFileSync } from 'node:fs'
 import { spawnSync } from 'node:child_process'
 import { join } from 'node:path'
 import type { Page } from 'puppeteer-core'
-import { openStage, type Stage } from '../e2e/harness.ts'
+import { openStage, settled, type Stage } from '../e2e/harness.ts'
 import { plainServer } from '../e2e/plain-server.ts'
 import { root } from '../scripts/set-up.mjs'
 import type { Act } from '../src/records/act.ts'
@@ -32,6 +32,8 @@ export async function journalBench(): Promise<void> {
   const started = performance.now()
   await shelfDrawn(page, stage.address)
   console.log(`  cold start to a drawn shelf: ${Math.round(performance.now() - started)} ms`)
+
+  await forecastAll(page)
 
   // one edit of a reading four years old, through the page
   const before = await records(page)
@@ -72,6 +74,25 @@ export async function journalBench(): Promise<void> {
   )
   console.log(`  one undo: ${undo} ms, ${bytesNew(after, await records(page))} bytes written`)
   await stage.close()
+}
+
+/** All forty boxes reckoned through the pool of workers, and the longest the page was busy meanwhile. */
+async function forecastAll(page: Page): Promise<void> {
+  const started = performance.now()
+  await page.evaluate(() => {
+    const seen: number[] = []
+    new PerformanceObserver(list => {
+      for (const entry of list.getEntries()) seen.push(entry.duration)
+    }).observe({ type: 'longtask' })
+    Object.assign(window, { longTasks: seen })
+  })
+  await settled(page, 400_000)
+  const longest = await page.evaluate(() =>
+    Math.max(0, ...(window as unknown as { longTasks: number[] }).longTasks),
+  )
+  console.log(
+    `  forecast of ${BOXES} boxes through the pool, 200 draws or more each over 400 days behind and 400 ahead: ${((performance.now() - started) / 1000).toFixed(0)} s; longest task of the page meanwhile: ${longest === 0 ? 'under 50' : longest.toFixed(0)} ms`,
+  )
 }
 
 async function filled(stage: Stage, acts: readonly Act[], at?: string): Promise<Page> {

@@ -50,12 +50,19 @@ describe.each([
     ['files', '/demo/files', 1280, 800],
     ['preferences', '/demo/preferences', 390, 844],
     ['a card', '/demo/box/launch/card', 1280, 800],
+    ['the almanac, materials', '/demo/almanac/materials', 1280, 800],
+    ['the almanac, desiccants', '/demo/almanac/desiccants', 390, 844],
+    ['the almanac, walls', '/demo/almanac/walls', 1280, 800],
+    ['the almanac, humidity', '/demo/almanac/air', 390, 844],
+    ['the almanac, checks', '/demo/almanac/checks', 390, 844],
   ] as const)(
     '%s',
     async (_name, hash, width, height) => {
       const page = await stage.open(hash, { width, height, dark })
       await settled(page)
       expect(await findings(page)).toEqual([])
+      if (width === 390)
+        expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
       await page.close()
     },
     90_000,

@@ -14,8 +14,11 @@ const SHOTS: readonly { name: string; hash: string; options?: OpenOptions }[] = 
   { name: 'shelf-night', hash: '/demo', options: { dark: true } },
   { name: 'shelf-phone', hash: '/demo', options: PHONE },
   { name: 'box', hash: '/demo/box/launch' },
-  { name: 'box-night', hash: '/demo/box/rigger', options: { dark: true } },
   { name: 'box-phone', hash: '/demo/box/thole', options: PHONE },
+  { name: 'almanac-materials', hash: '/demo/almanac/materials' },
+  { name: 'almanac-desiccants', hash: '/demo/almanac/desiccants' },
+  { name: 'almanac-humidity', hash: '/demo/almanac/air' },
+  { name: 'almanac-checks', hash: '/demo/almanac/checks' },
 ]
 const DAY = 86_400_000
 let ids = 0
@@ -31,6 +34,9 @@ try {
         () => !document.body.textContent.includes('Sizing …') && document.querySelector('.history svg'),
         { timeout: 60_000 },
       )
+    if (name === 'almanac-desiccants') await page.waitForSelector('.isotherms svg path')
+    if (name === 'almanac-checks') await page.waitForSelector('[data-checks*="/"]', { timeout: 60_000 })
+    await page.evaluate(() => document.fonts.ready)
     await page.screenshot({ path: file(name) })
     if (name === 'box') {
       await page.click('h1 [data-quantity]')
@@ -48,10 +54,8 @@ try {
   await page.type('input[inputmode="decimal"]', '15')
   await page.click('button[type="submit"]')
   await page.waitForSelector('.outlines')
-  await page.screenshot({ path: file('first-use-2-phone') })
   await page.click('button[type="submit"]')
   await page.waitForSelector('.chips')
-  await page.screenshot({ path: file('first-use-3-phone') })
   await page.click('button[type="submit"]')
   await page.waitForSelector('[data-place="box"]')
   await page.setViewport({ width: 1280, height: 800 })
@@ -65,7 +69,7 @@ try {
   await stage.close()
 }
 
-/** The round, a swap, a renewal, a contradiction, a file looked at, preferences, the card. */
+/** The round, a swap, a renewal, a contradiction, a file looked at, preferences. */
 async function dailyLife(): Promise<void> {
   const open = (hash: string, options: OpenOptions = {}) =>
     stage.open(hash, { search: TODAY, zone: 'UTC', fresh: true, ...options })
@@ -174,7 +178,4 @@ async function dailyLife(): Promise<void> {
   const preferences = await open('/demo/preferences')
   await preferences.waitForSelector('.choice-rows')
   await shoot(preferences, 'preferences')
-  const card = await open('/demo/box/stroke/card')
-  await settled(card)
-  await shoot(card, 'card')
 }

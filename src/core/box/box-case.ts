@@ -6,6 +6,7 @@ import { sorptionIsotherm } from '../filament/sorption.ts'
 import { spoolConductanceLPerH } from '../filament/winding.ts'
 import {
   ROOM,
+  type ConductanceLaw,
   type Network,
   type NetworkEvent,
   type NetworkLink,
@@ -20,12 +21,18 @@ import { waterAtRhG } from '../network/water-store.ts'
 export interface BoxCase {
   readonly freeAirL: Litres
   /** Every way room air comes in, by name. */
-  readonly inlets: readonly { readonly path: string; readonly conductanceLPerH: LitresPerHour }[]
+  readonly inlets: readonly Inlet[]
   readonly charges: readonly ChargeCase[]
   readonly spools: readonly SpoolCase[]
   readonly openings: { readonly everyS: Seconds; readonly openSeconds: Seconds } | null
   readonly airRhPercent: PercentRh
   readonly surroundings: Surroundings
+}
+/** `law`: how it changes with temperature, for walls and holes. */
+export interface Inlet {
+  readonly path: string
+  readonly conductanceLPerH: LitresPerHour
+  readonly law?: ConductanceLaw
 }
 export interface ChargeCase {
   readonly id: string

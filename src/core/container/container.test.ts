@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { MATERIALS } from '../filament/catalogue.ts'
 import { spoolConductanceLPerH, spoolFits, USUAL_SPOOL, windingRadiusMm } from '../filament/winding.ts'
 import { saturationDensityGPerL } from '../air/vapour.ts'
-import { CLIMATES, profileAt, roomSurroundings } from '../room/climate.ts'
+import { CLIMATES, courseSurroundings, profileAt, roomCourse } from '../room/climate.ts'
 import { CONTAINER_KINDS, CONTAINERS, freeAirL, insideVolumeL } from './container.ts'
 import { openingShare } from './opening.ts'
 import { wallAreaM2, wallConductanceLPerH } from './wall.ts'
@@ -80,13 +80,15 @@ describe('room', () => {
   })
   test('passes through its readings, and returns to the usual afterwards', () => {
     const reading = { atS: day(100), temperatureC: 17, relativeHumidityPercent: 60 }
-    const room = roomSurroundings({
-      profile: CLIMATES.damp.profile,
-      readings: [reading],
-      fromS: day(90),
-      toS: day(500),
-      humidityFactor: 1,
-    })
+    const room = courseSurroundings(
+      roomCourse({
+        profile: CLIMATES.damp.profile,
+        readings: [reading],
+        fromS: day(90),
+        toS: day(500),
+      }),
+      1,
+    )
     room.at(day(100), out)
     expect(out.temperatureC).toBeCloseTo(17, 6)
     expect(out.vapourDensityGPerL / saturationDensityGPerL(17)).toBeCloseTo(0.6, 6)

@@ -22,7 +22,7 @@ import {
   type Surroundings,
   type WaterStore,
 } from '../network/network.ts'
-import { roomSurroundings } from '../room/climate.ts'
+import { courseSurroundings, roomCourse, type RoomCourse } from '../room/climate.ts'
 import type { BoxFacts, ChargeFacts, HeatingFacts, SpoolFacts } from './facts.ts'
 import type { DrawValues } from './unknowns.ts'
 
@@ -44,15 +44,16 @@ export interface BoxNetwork extends Network {
   readonly layouts: Readonly<Record<string, SpoolLayout>>
 }
 
+/** Days of a room are the same for every draw of a box: reckoned once. */
+const courses = new WeakMap<BoxFacts, RoomCourse>()
+
 /** The room over the box's whole history and forecast, as one draw takes it. */
-export const drawSurroundings = (facts: BoxFacts, values: DrawValues): Surroundings =>
-  roomSurroundings({
-    profile: facts.room.profile,
-    readings: facts.room.readings,
-    fromS: facts.fromS,
-    toS: facts.nowS + HORIZON_S,
-    humidityFactor: values.roomFactor,
-  })
+export function drawSurroundings(facts: BoxFacts, values: DrawValues): Surroundings {
+  const course =
+    courses.get(facts) ?? roomCourse({ ...facts.room, fromS: facts.fromS, toS: facts.nowS + HORIZON_S })
+  courses.set(facts, course)
+  return courseSurroundings(course, values.roomFactor)
+}
 
 export const isPresent = (thing: { inS: Seconds; outS: Seconds | null }, atS: Seconds): boolean =>
   thing.inS <= atS && (thing.outS === null || thing.outS > atS)

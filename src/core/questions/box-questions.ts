@@ -1,6 +1,6 @@
 import type { Grams, PercentRh, Seconds } from '#units/quantity.ts'
 import { daysFromSeconds, hoursFromSeconds, secondsFromDays } from '#units/time.ts'
-import { type Answer, input, type BecauseInput } from '../answer.ts'
+import { type Answer, type Because, input, type BecauseInput } from '../answer.ts'
 import { openingShare } from '../container/opening.ts'
 import { caseNetwork, type BoxCase } from '../box/box-case.ts'
 import { rhOverLoadingPercent, sorbentOf } from '../desiccant/sorbent.ts'
@@ -228,11 +228,14 @@ export function daysToDry(
   }
 }
 
+export interface WaterByPath {
+  /** Most first; negative: it took water out of the air. `share` is of all that came in. */
+  readonly paths: readonly { readonly path: string; readonly broughtG: Grams; readonly share: number }[]
+  readonly because: Because
+}
+
 /** Water that came into the box air over a span, g, by path: room paths, openings and what spools and board gave. */
-export function waterByPath(
-  box: BoxCase,
-  span: { fromS: Seconds; days: number },
-): { readonly path: string; readonly broughtG: Grams; readonly share: number }[] {
+export function waterByPath(box: BoxCase, span: { fromS: Seconds; days: number }): WaterByPath {
   const toS = span.fromS + secondsFromDays(span.days)
   const network = caseNetwork(box, span.fromS, toS, TIME_RINGS)
   const run = simulate(network, { fromS: span.fromS, toS, outputS: [toS] }, TOLERANCES)
@@ -243,7 +246,15 @@ export function waterByPath(
   for (const [path, grams] of Object.entries(run.eventWaterG))
     brought.set(path, (brought.get(path) ?? 0) + grams)
   const inward = [...brought.values()].filter(grams => grams > 0).reduce((a, b) => a + b, 0)
-  return [...brought]
-    .map(([path, broughtG]) => ({ path, broughtG, share: Math.max(0, broughtG) / inward }))
-    .sort((a, b) => b.broughtG - a.broughtG)
+  return {
+    paths: [...brought]
+      .map(([path, broughtG]) => ({ path, broughtG, share: Math.max(0, broughtG) / inward }))
+      .sort((a, b) => b.broughtG - a.broughtG),
+    because: {
+      formulaId: 'water-by-path',
+      formula: 'grams carried by each link over the span, from the integration that moves them',
+      inputs: [input('t', 'span', span.days, 'd', 'told'), ...boxInputs(box)],
+      source: NETWORK_SOURCE,
+    },
+  }
 }

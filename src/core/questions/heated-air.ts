@@ -4,6 +4,8 @@ import { type Answer, input } from '../answer.ts'
 import type { Material } from '../filament/material.ts'
 import { equilibriumMoisturePercent, rhHoldingMoisturePercent } from '../filament/sorption.ts'
 
+const SOURCE = 'IAPWS SR1-86(1992) for e_s; sorption values typical, from memory'
+
 /** Air of a room, as a dryer draws it in. */
 export interface IntakeAir {
   readonly temperatureC: Celsius
@@ -46,7 +48,7 @@ export function canHeatedAirDry(
         input('T₂', 'temperature of the heated air', heatedC, '°C', 'told'),
         input('RH₂', 'RH of the heated air', rhPercent, '% RH', 'computed'),
       ],
-      source: 'IAPWS SR1-86(1992) for e_s; sorption values typical, from memory',
+      source: SOURCE,
     },
   }
 }
@@ -55,35 +57,64 @@ export function canHeatedAirDry(
  * Least temperature at which air of this room can dry a material to a limit.
  * @returns °C; NaN where even the material's own limit does not do: then the intake must be drier
  */
-export function leastDryingTemperatureC(
+export function leastDryingTemperature(
   material: Material,
   intake: IntakeAir,
   limitPercent: WeightPercent,
-): Celsius {
+): Answer {
   const wantedRhPercent = rhHoldingMoisturePercent(material, limitPercent)
   const atC = (temperatureC: Celsius) => heatedRhPercent(intake, temperatureC)
-  if (atC(material.neverAboveC) > wantedRhPercent) return Number.NaN
   let low = Math.min(intake.temperatureC, material.neverAboveC)
   let high = material.neverAboveC
-  if (atC(low) <= wantedRhPercent) return low
   for (let i = 0; i < 50; i++) {
     const middle = (low + high) / 2
     if (atC(middle) <= wantedRhPercent) high = middle
     else low = middle
   }
-  return high
+  return {
+    quantity: 'least temperature that dries it',
+    value:
+      atC(material.neverAboveC) > wantedRhPercent
+        ? Number.NaN
+        : atC(intake.temperatureC) <= wantedRhPercent
+          ? intake.temperatureC
+          : high,
+    unit: '°C',
+    knowledge: 'computed',
+    because: {
+      formulaId: 'least-heat',
+      formula: 'e_s(T₂) = RH₁·e_s(T₁)/RH(c)',
+      inputs: [
+        input('RH₁', 'RH of the intake', intake.relativeHumidityPercent, '% RH', 'told'),
+        input('T₁', 'its temperature', intake.temperatureC, '°C', 'told'),
+        input('RH(c)', 'RH that holds the limit', wantedRhPercent, '% RH', 'computed'),
+        input('T_max', 'never above', material.neverAboveC, '°C', 'assumed'),
+      ],
+      source: SOURCE,
+    },
+  }
 }
 
-/**
- * Dew point the intake may have at most so that air heated this far dries a material to a limit.
- * @returns °C
- */
-export const intakeDewPointNeededC = (
+/** Dew point, °C, the intake may have at most so that air heated this far dries a material to a limit. */
+export function intakeDewPointNeeded(
   material: Material,
   heatedC: Celsius,
   limitPercent: WeightPercent,
-): Celsius =>
-  dewPointOfRhC({
-    relativeHumidityPercent: rhHoldingMoisturePercent(material, limitPercent),
-    temperatureC: heatedC,
-  })
+): Answer {
+  const wantedRhPercent = rhHoldingMoisturePercent(material, limitPercent)
+  return {
+    quantity: 'dew point the intake needs',
+    value: dewPointOfRhC({ relativeHumidityPercent: wantedRhPercent, temperatureC: heatedC }),
+    unit: '°C',
+    knowledge: 'computed',
+    because: {
+      formulaId: 'intake-dew-point',
+      formula: 'e_s(T_d) = RH(c)·e_s(T₂)',
+      inputs: [
+        input('RH(c)', 'RH that holds the limit', wantedRhPercent, '% RH', 'computed'),
+        input('T₂', 'temperature of the heated air', heatedC, '°C', 'told'),
+      ],
+      source: SOURCE,
+    },
+  }
+}

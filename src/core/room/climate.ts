@@ -75,21 +75,27 @@ export interface RoomReading {
 /** After the last reading the room drifts back to its usual climate with this time constant. */
 const RETURN_S = secondsFromDays(30)
 
+/** The room's air day by day, before any draw bends its humidity. */
+export interface RoomCourse {
+  readonly fromS: Seconds
+  readonly temperatureC: Float64Array
+  readonly relativeHumidityPercent: Float64Array
+  readonly saturationGPerL: Float64Array
+}
+
 /**
  * The room's air over a run: the monthly profile, bent to pass through the room's own readings, day by day.
  * @param readings in order of time; may be none
- * @param humidityFactor scales the room's RH: how wrong the profile or the room's hygrometer may be
  */
-export function roomSurroundings(room: {
+export function roomCourse(room: {
   profile: MonthlyProfile
   readings: readonly RoomReading[]
   fromS: Seconds
   toS: Seconds
-  humidityFactor: number
-}): Surroundings {
+}): RoomCourse {
   const days = Math.ceil(daysFromSeconds(room.toS - room.fromS)) + 2
-  const temperature = new Float64Array(days)
-  const density = new Float64Array(days)
+  const temperatureC = new Float64Array(days)
+  const relativeHumidityPercent = new Float64Array(days)
   const departures = room.readings.map(reading => {
     const usual = profileAt(room.profile, reading.atS)
     return {
@@ -113,16 +119,35 @@ export function roomSurroundings(room: {
     const usual = profileAt(room.profile, timeS)
     const offC = from && to ? fade * (from.temperatureC * (1 - share) + to.temperatureC * share) : 0
     const offRh = from && to ? fade * (from.rhPercent * (1 - share) + to.rhPercent * share) : 0
-    const rh = Math.min(98, Math.max(3, (usual.relativeHumidityPercent + offRh) * room.humidityFactor))
-    temperature[day] = usual.temperatureC + offC
-    density[day] = fractionFromPercent(rh) * saturationDensityGPerL(temperature[day]!)
+    temperatureC[day] = usual.temperatureC + offC
+    relativeHumidityPercent[day] = usual.relativeHumidityPercent + offRh
+  }
+  return {
+    fromS: room.fromS,
+    temperatureC,
+    relativeHumidityPercent,
+    saturationGPerL: temperatureC.map(saturationDensityGPerL),
+  }
+}
+
+/**
+ * The surroundings such a course makes.
+ * @param humidityFactor scales the room's RH: how wrong the profile or the room's hygrometer may be
+ */
+export function courseSurroundings(course: RoomCourse, humidityFactor: number): Surroundings {
+  const { fromS, temperatureC, relativeHumidityPercent, saturationGPerL } = course
+  const days = temperatureC.length
+  const density = new Float64Array(days)
+  for (let day = 0; day < days; day++) {
+    const rh = Math.min(98, Math.max(3, relativeHumidityPercent[day]! * humidityFactor))
+    density[day] = fractionFromPercent(rh) * saturationGPerL[day]!
   }
   return {
     at(timeS, out) {
-      const position = Math.min(Math.max(daysFromSeconds(timeS - room.fromS), 0), days - 1.001)
+      const position = Math.min(Math.max(daysFromSeconds(timeS - fromS), 0), days - 1.001)
       const index = Math.floor(position)
       const share = position - index
-      out.temperatureC = temperature[index]! * (1 - share) + temperature[index + 1]! * share
+      out.temperatureC = temperatureC[index]! * (1 - share) + temperatureC[index + 1]! * share
       out.vapourDensityGPerL = density[index]! * (1 - share) + density[index + 1]! * share
     },
   }

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { DESICCANTS } from '#core/desiccant/catalogue.ts'
 import { TABULATED } from '#core/desiccant/tabulated.ts'
 import { inHundredths, THIN } from '#draw/format.ts'
+import { Slider } from './slider.tsx'
 import { useMeasures, usePreferences } from '../journal/journal-context.tsx'
 import IsothermChart from './isotherm-chart.tsx'
 
@@ -32,18 +33,15 @@ export default function DesiccantsPage() {
         Grams of water a gram, in balance with air of this humidity, the desiccant at{' '}
         {temperature.text(temperatureC)}.
       </p>
-      <label className="almanac-slider">
-        <span>Desiccant at {temperature.text(temperatureC)}</span>
-        <input
-          type="range"
-          min={-10}
-          max={60}
-          value={temperatureC}
-          aria-label="Temperature of the desiccant"
-          aria-valuetext={temperature.text(temperatureC)}
-          onChange={event => setTemperature(Number(event.currentTarget.value))}
-        />
-      </label>
+      <Slider
+        says={`Desiccant at ${temperature.text(temperatureC)}`}
+        label="Temperature of the desiccant"
+        value={temperatureC}
+        min={-10}
+        max={60}
+        text={temperature.text(temperatureC)}
+        set={setTemperature}
+      />
       <div ref={ref} className="isotherms">
         {width > 0 && <IsothermChart key={String(dark)} temperatureC={temperatureC} width={width} />}
       </div>

@@ -5,6 +5,7 @@ import { useState } from 'react'
 import { inHundredths, inTenths, inWhole, THIN } from '#draw/format.ts'
 import type { MaterialId } from '#core/filament/material.ts'
 import type { MaterialValue } from '#records/kinds/value.ts'
+import { Slider } from './slider.tsx'
 import { useMeasures } from '../journal/journal-context.tsx'
 import { useJournal } from '../journal/queries.ts'
 import { OwnValues } from './own-values.tsx'
@@ -31,25 +32,21 @@ export function MaterialsPage() {
         Moisture in balance with the air, against two limits: clean below the first, trouble above the second.
         Typical values from memory; where prints suffer is fitted to practice.
       </p>
-      <label className="almanac-slider">
-        <span>
-          {rhPercent === null ? 'Each at its own target' : `In air of ${inWhole(rhPercent)}${THIN}%`}
-        </span>
-        <input
-          type="range"
-          min={1}
-          max={90}
-          value={rhPercent ?? 25}
-          aria-label="RH of the air"
-          aria-valuetext={`${rhPercent ?? 25} %`}
-          onChange={event => setRh(Number(event.currentTarget.value))}
-        />
+      <Slider
+        says={rhPercent === null ? 'Each at its own target' : `In air of ${inWhole(rhPercent)}${THIN}%`}
+        label="RH of the air"
+        value={rhPercent ?? 25}
+        min={1}
+        max={90}
+        text={`${rhPercent ?? 25} %`}
+        set={setRh}
+      >
         {rhPercent !== null && (
           <button type="button" className="worded" onClick={() => setRh(null)}>
             each at its target
           </button>
         )}
-      </label>
+      </Slider>
       <table className="almanac-table">
         <thead>
           <tr>

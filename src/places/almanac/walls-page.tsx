@@ -3,6 +3,7 @@ import { LIDS } from '#core/container/lid.ts'
 import { FILMS, wallConductanceLPerH, WALLS, type WallMaterial } from '#core/container/wall.ts'
 import { useState } from 'react'
 import { inTenths, THIN } from '#draw/format.ts'
+import { Slider } from './slider.tsx'
 import { useMeasures } from '../journal/journal-context.tsx'
 
 const AREA_M2 = 0.5
@@ -19,18 +20,15 @@ export function WallsPage() {
       <p className="behind">
         Litres of room air an hour whose water passes: the one measure for walls, lids and holders alike.
       </p>
-      <label className="almanac-slider">
-        <span>Walls at {temperature.text(temperatureC)}</span>
-        <input
-          type="range"
-          min={-10}
-          max={40}
-          value={temperatureC}
-          aria-label="Temperature of the wall"
-          aria-valuetext={temperature.text(temperatureC)}
-          onChange={event => setTemperature(Number(event.currentTarget.value))}
-        />
-      </label>
+      <Slider
+        says={`Walls at ${temperature.text(temperatureC)}`}
+        label="Temperature of the wall"
+        value={temperatureC}
+        min={-10}
+        max={40}
+        text={temperature.text(temperatureC)}
+        set={setTemperature}
+      />
       <div className="almanac-columns">
         <table className="almanac-table">
           <caption>

@@ -105,9 +105,26 @@ export interface KnownBox {
   readonly facts: BoxFacts | null
 }
 
+/** A box is looked up at every drawing of the shelf; it changes with the journal alone. */
+const boxesOf = new WeakMap<JournalView, Map<string, KnownBox | null>>()
+
 export function knownBox(journal: JournalView, boxId: string): KnownBox | null {
-  const view = boxView(journal.state, boxId, journal.nowMs)
-  return view && { view, facts: boxFacts(journal.state, view, factsTimeMs(journal, view)) }
+  const boxes = boxesOf.get(journal) ?? new Map<string, KnownBox | null>()
+  boxesOf.set(journal, boxes)
+  if (!boxes.has(boxId)) {
+    const view = boxView(journal.state, boxId, journal.nowMs)
+    boxes.set(boxId, view && { view, facts: boxFacts(journal.state, view, factsTimeMs(journal, view)) })
+  }
+  return boxes.get(boxId)!
+}
+
+/** Facts as a query's key: all they say, written out once. */
+const keys = new WeakMap<BoxFacts, string>()
+function factsKey(facts: BoxFacts | null | undefined): string {
+  if (!facts) return ''
+  const key = keys.get(facts) ?? JSON.stringify(facts)
+  keys.set(facts, key)
+  return key
 }
 
 const HOUR_MS = 3_600_000
@@ -143,7 +160,7 @@ export const reportQuery = (
   facts: BoxFacts | null | undefined,
 ) =>
   queryOptions({
-    queryKey: ['report', store.name, boxId, JSON.stringify(facts)],
+    queryKey: ['report', store.name, boxId, factsKey(facts)],
     enabled: reckonable(facts),
     networkMode: 'always',
     retry: false,
@@ -158,7 +175,7 @@ export const gramsQuery = (
   facts: BoxFacts | null | undefined,
 ) =>
   queryOptions({
-    queryKey: ['grams', store.name, boxId, JSON.stringify(facts)],
+    queryKey: ['grams', store.name, boxId, factsKey(facts)],
     enabled: reckonable(facts) && facts.targetRhPercent !== null,
     networkMode: 'always',
     retry: false,
@@ -175,7 +192,7 @@ export const spoolsQuery = (
   report: BoxReport | undefined,
 ) =>
   queryOptions({
-    queryKey: ['spools', store.name, boxId, JSON.stringify(facts)],
+    queryKey: ['spools', store.name, boxId, factsKey(facts)],
     enabled: reckonable(facts) && report !== undefined && facts.spools.length > 0,
     networkMode: 'always',
     retry: false,
