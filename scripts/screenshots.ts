@@ -37,7 +37,8 @@ try {
     if (name === 'almanac-desiccants') await page.waitForSelector('.isotherms svg path')
     if (name === 'almanac-checks') await page.waitForSelector('[data-checks*="/"]', { timeout: 60_000 })
     await page.evaluate(() => document.fonts.ready)
-    await page.screenshot({ path: file(name) })
+    // the page of a box to its end, with every spool
+    await page.screenshot({ path: file(name), fullPage: name === 'box' })
     if (name === 'box') {
       await page.click('h1 [data-quantity]')
       await page.waitForSelector('[data-why]')

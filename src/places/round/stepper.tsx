@@ -1,5 +1,7 @@
+import { useRef, type PointerEvent } from 'react'
+
 /** A key of one step, as large as a thumb. */
-export const Stepper = ({
+export function Stepper({
   label,
   sign,
   onStep,
@@ -7,10 +9,35 @@ export const Stepper = ({
   readonly label: string
   readonly sign: '−' | '+'
   readonly onStep: () => void
-}) => (
-  <button type="button" className="stepper" aria-label={label} tabIndex={-1} onClick={onStep}>
-    <svg width="18" height="18" aria-hidden="true">
-      <path d={sign === '+' ? 'M2 9h14M9 2v14' : 'M2 9h14'} className="stepper-sign" />
-    </svg>
-  </button>
-)
+}) {
+  // a browser may drop the click of a touch that comes soon after a drag: the finger's lifting counts, the click after it not
+  const lifted = useRef(false)
+  const lift = (event: PointerEvent<HTMLButtonElement>) => {
+    const { left, right, top, bottom } = event.currentTarget.getBoundingClientRect()
+    const isOn =
+      event.clientX >= left && event.clientX <= right && event.clientY >= top && event.clientY <= bottom
+    if (event.pointerType !== 'touch' || !isOn) return
+    lifted.current = true
+    onStep()
+  }
+  return (
+    <button
+      type="button"
+      className="stepper"
+      aria-label={label}
+      tabIndex={-1}
+      onPointerDown={() => {
+        lifted.current = false
+      }}
+      onPointerUp={lift}
+      onClick={() => {
+        if (!lifted.current) onStep()
+        lifted.current = false
+      }}
+    >
+      <svg width="18" height="18" aria-hidden="true">
+        <path d={sign === '+' ? 'M2 9h14M9 2v14' : 'M2 9h14'} className="stepper-sign" />
+      </svg>
+    </button>
+  )
+}
