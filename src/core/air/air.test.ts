@@ -2,7 +2,13 @@ import { describe, expect, test } from '@jest/globals'
 import psychrolib from 'psychrolib'
 import { celsiusFromKelvin } from '#units/temperature.ts'
 import { vapourDiffusivityM2PerS } from './diffusivity.ts'
-import { dewPointC, frostPointC, saturationPressureIcePa, saturationPressureWaterPa } from './saturation.ts'
+import {
+  dewPointC,
+  equationPressureWaterPa,
+  frostPointC,
+  saturationPressureIcePa,
+  saturationPressureWaterPa,
+} from './saturation.ts'
 import {
   dewPointOfRhC,
   relativeHumidityPercent,
@@ -96,4 +102,24 @@ test('vapour diffuses faster in thin and in warm air', () => {
   expect(relativeHumidityPercent({ vapourPressurePa: saturationPressureWaterPa(5), temperatureC: 5 })).toBe(
     100,
   )
+})
+
+describe('the table of saturation, for speed', () => {
+  const temperatures = Array.from({ length: 800 }, (_, i) => 0.05 + i * 0.13)
+  const worst = (of: (temperatureC: number) => number) =>
+    Math.max(...temperatures.map(t => Math.abs(of(t) / equationPressureWaterPa(t) - 1)))
+  test('is nearer to IAPWS than the peer it is timed against', () => {
+    const peer = worst(t => psychrolib.GetSatVapPres(t))
+    expect(worst(saturationPressureWaterPa)).toBeLessThan(1e-9)
+    expect(peer).toBeGreaterThan(1e-9)
+    expect(peer).toBeLessThan(1e-3)
+  })
+  test('gives dew points within 1e-8 K of the equation, and the equation itself beyond its ends', () => {
+    for (const t of temperatures)
+      expect(Math.abs(dewPointC(equationPressureWaterPa(t)) - t)).toBeLessThan(1e-8)
+    expect(saturationPressureWaterPa(250)).toBe(equationPressureWaterPa(250))
+    expect(saturationPressureWaterPa(-55)).toBe(equationPressureWaterPa(-55))
+    expect(saturationPressureWaterPa(Number.NaN)).toBeNaN()
+    expect(dewPointC(-1)).toBeNaN()
+  })
 })

@@ -49,6 +49,10 @@ export function SpoolRow({
           />
         ))}
       </ul>
+      <p className="aside small">
+        Outer turns: the ten metres printed next. Times are until they pass what prints usually bear, in the
+        air as it is now.
+      </p>
     </section>
   )
 }
@@ -162,7 +166,7 @@ function Lasts({
         {here.passing ? (
           <Lasting time={here} quantity={`${name} prints from the closed box for`} />
         ) : (
-          'no limit in this air'
+          'no limit'
         )}
       </p>
       <p>

@@ -1,9 +1,11 @@
+import { memo } from 'react'
 import type { BoxReport } from '#core/estimate/report.ts'
 import type { BoxJudgement } from '#core/verdict/box.ts'
 import type { BoxView } from '#records/box-view.ts'
 import { BoxDrawing } from '#draw/box-drawing.tsx'
 import { HatchDefs } from '#draw/hatch.tsx'
 import { DropBox, holdCharge, holdSpool } from './shelf-moves.tsx'
+import { judge } from '../journal/judgement.ts'
 import { InkLink } from '../journal/ink-link.tsx'
 import { usePreferences } from '../journal/journal-context.tsx'
 import { BoxSlip } from './box-slip.tsx'
@@ -53,24 +55,19 @@ export function ShelfDrawing({
           <rect x="0" y={board.y} width={board.lengthPx} height="9" className="board" />
           <path d={`M0 ${board.y}H${board.lengthPx}`} className="board-line" />
           {board.boxes.map(placed => {
-            const item = byId.get(placed.id)!
-            const { box, spools, charges } = item.view
+            const { view, report } = byId.get(placed.id)!
             return (
-              <DropBox key={placed.id} boxId={placed.id} widthMm={box.widthMm}>
-                <InkLink to={`/box/${placed.id}`} label={`${box.name}, drawn to scale`}>
-                  <BoxDrawing
-                    box={{ ...box, sizePencil: box.sizeKnown === 'assumed' }}
-                    spools={spools}
-                    vessel={vesselOf(item.view, item.report)}
-                    scale={layout.scale}
-                    x={placed.x}
-                    y={board.y}
-                    holdSpool={holdSpool}
-                    holdVessel={holdCharge(charges[0]?.chargeId)}
-                  />
-                </InkLink>
-                <BoxSlip {...item} nowMs={nowMs} zone={zone} x={placed.slipX} y={board.y + SLIP.below} />
-              </DropBox>
+              <ShelfBox
+                key={placed.id}
+                view={view}
+                report={report}
+                nowMs={nowMs}
+                zone={zone}
+                scale={layout.scale}
+                x={placed.x}
+                slipX={placed.slipX}
+                boardY={board.y}
+              />
             )
           })}
         </g>
@@ -78,3 +75,51 @@ export function ShelfDrawing({
     </svg>
   )
 }
+
+/** One box on its board with its label. Drawn again only when something of its own changes: a shelf may hold sixty. */
+const ShelfBox = memo(function ShelfBox({
+  view,
+  report,
+  nowMs,
+  zone,
+  scale,
+  x,
+  slipX,
+  boardY,
+}: {
+  readonly view: BoxView
+  readonly report: BoxReport | undefined
+  readonly nowMs: number
+  readonly zone: string
+  readonly scale: number
+  readonly x: number
+  readonly slipX: number
+  readonly boardY: number
+}) {
+  const { box, spools, charges } = view
+  return (
+    <DropBox boxId={box.boxId} widthMm={box.widthMm}>
+      <InkLink to={`/box/${box.boxId}`} label={`${box.name}, drawn to scale`}>
+        <BoxDrawing
+          box={{ ...box, sizePencil: box.sizeKnown === 'assumed' }}
+          spools={spools}
+          vessel={vesselOf(view, report)}
+          scale={scale}
+          x={x}
+          y={boardY}
+          holdSpool={holdSpool}
+          holdVessel={holdCharge(charges[0]?.chargeId)}
+        />
+      </InkLink>
+      <BoxSlip
+        view={view}
+        report={report}
+        judgement={judge(view, report, nowMs)}
+        nowMs={nowMs}
+        zone={zone}
+        x={slipX}
+        y={boardY + SLIP.below}
+      />
+    </DropBox>
+  )
+})
