@@ -51,10 +51,8 @@ describe.each([
     ['preferences', '/demo/preferences', 390, 844],
     ['a card', '/demo/box/launch/card', 1280, 800],
     ['the almanac, materials', '/demo/almanac/materials', 1280, 800],
-    ['the almanac, desiccants', '/demo/almanac/desiccants', 390, 844],
-    ['the almanac, walls', '/demo/almanac/walls', 1280, 800],
+    ['the almanac, walls', '/demo/almanac/walls', 390, 844],
     ['the almanac, humidity', '/demo/almanac/air', 390, 844],
-    ['the almanac, checks', '/demo/almanac/checks', 390, 844],
   ] as const)(
     '%s',
     async (_name, hash, width, height) => {

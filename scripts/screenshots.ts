@@ -36,6 +36,7 @@ try {
       )
     if (name === 'almanac-desiccants') await page.waitForSelector('.isotherms svg path')
     if (name === 'almanac-checks') await page.waitForSelector('[data-checks*="/"]', { timeout: 60_000 })
+    if (name === 'almanac-humidity') await page.type('.humidity section:nth-of-type(3) input', '50')
     await page.evaluate(() => document.fonts.ready)
     // the page of a box to its end, with every spool
     await page.screenshot({ path: file(name), fullPage: name === 'box' })

@@ -5,7 +5,10 @@ import { saturationDensityGPerL } from '../air/vapour.ts'
 import { CLIMATES, courseSurroundings, profileAt, roomCourse } from '../room/climate.ts'
 import { CONTAINER_KINDS, CONTAINERS, freeAirL, insideVolumeL } from './container.ts'
 import { openingShare } from './opening.ts'
-import { wallAreaM2, wallConductanceLPerH } from './wall.ts'
+import { wallAreaM2, wallConductanceLPerH, wallTemperatureFactor } from './wall.ts'
+import { breathingLPerH } from './breathing.ts'
+import { drainLPerH } from './drain.ts'
+import { holeLPerH, OUTLETS } from './hole.ts'
 
 describe('volume', () => {
   test('a straight cuboid and cylinder', () => {
@@ -39,6 +42,37 @@ test('outside check (derived, worked by hand): a printed PLA box of 0.5 m² and 
 test('an opening exchanges 30 to 95 % of the air', () => {
   expect(openingShare(0)).toBeCloseTo(0.3, 12)
   expect(openingShare(1e4)).toBeCloseTo(0.95, 6)
+})
+
+describe('what lets air in', () => {
+  test('a rigid box breathes twice free air × ΔT/T a day, a bag not at all', () => {
+    const box = { freeAirL: 20, dailySwingK: 6, temperatureC: 20 }
+    expect(breathingLPerH(box)).toBeCloseTo((2 * 20 * 6) / 293.15 / 24, 9)
+    expect(breathingLPerH({ ...box, isBag: true })).toBe(0)
+  })
+  test('whatever closes a hole lets through less than the open hole', () => {
+    const open = holeLPerH({ diameterMm: 4, wallMm: 2 })
+    for (const outlet of [OUTLETS.coupler, OUTLETS.membrane, OUTLETS.cap])
+      expect(outlet.highLPerH).toBeLessThan(open)
+    expect(holeLPerH({ diameterMm: 4, wallMm: 2, pressurePa: 84_556 }) / open).toBeCloseTo(
+      101_325 / 84_556,
+      6,
+    )
+  })
+  test('a cold wall passes less, polystyrene alike at any warmth; no drive, no drain', () => {
+    expect(wallTemperatureFactor('PP', 8)).toBeLessThan(0.25)
+    expect(wallTemperatureFactor('PS', 8)).toBe(1)
+    expect(
+      drainLPerH({
+        diameterMm: 4,
+        wallMm: 2,
+        heightMm: 300,
+        vapourPressureDifferencePa: 0,
+        temperatureDifferenceK: 0,
+        temperatureC: 20,
+      }),
+    ).toBe(0)
+  })
 })
 
 describe('winding', () => {

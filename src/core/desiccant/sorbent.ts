@@ -82,9 +82,6 @@ const LOSS_PER_CYCLE = { low: 0.002, usual: 0.005, high: 0.01, overheated: 0.03 
 export const capacityAfterCycles = (cycles: number, care: keyof typeof LOSS_PER_CYCLE = 'usual'): number =>
   (1 - LOSS_PER_CYCLE[care]) ** cycles
 
-/** °C and vapour pressure, Pa, of the air that beads see in a gas oven: its flame makes water. Common practice: 5–15 kPa. */
-export const GAS_OVEN_VAPOUR_PA = { low: 5000, usual: 10_000, high: 15_000 } as const
-
 /**
  * What heating leaves on a desiccant and the lowest RH a box can then come down to.
  * @param airVapourPressurePa of the air at the beads: the room's, or a gas oven's
@@ -116,16 +113,11 @@ export const PLUG_IN_UNIT = {
 } as const
 
 const MOLAR_MASS_CACL2_G_PER_MOL = 110.98
-const MOLAR_MASS_CASO4_G_PER_MOL = 136.14
 const MOLAR_MASS_WATER_G_PER_MOL = 18.015268
 
 /** Water per dry calcium chloride in a hydrate, g/g, by stoichiometry. @param molecules 1, 2, 4 or 6 */
 export const calciumChlorideHydrateGPerG = (molecules: number): GramsPerGram =>
   (molecules * MOLAR_MASS_WATER_G_PER_MOL) / MOLAR_MASS_CACL2_G_PER_MOL
-/** Water per dry calcium sulfate in the half-hydrate, g/g. */
-export const calciumSulfateHalfHydrateGPerG: GramsPerGram =
-  (0.5 * MOLAR_MASS_WATER_G_PER_MOL) / MOLAR_MASS_CASO4_G_PER_MOL
-
 /** Brine of x parts salt in a whole weighs about 1 + 0.86·x g/mL; from memory, within 3 % up to saturation. */
 const BRINE_DENSITY_SLOPE = 0.86
 

@@ -54,6 +54,21 @@ describe('humidity', () => {
     type('Temperature, °C', '900')
     expect(screen.getByText(/Type −?-?40.* to 200/)).toBeTruthy()
   })
+  test('whether heated air can dry a material at all, and what would', async () => {
+    open('air')
+    await screen.findByText('Here')
+    type('Here, temperature, °C', '29.4')
+    type('Here, relative humidity, %', '75')
+    type('Temperature, °C', '65')
+    fireEvent.change(screen.getByLabelText('To dry'), { target: { value: 'PA6' } })
+    expect(screen.getByText(/PA6 in it ends at/).textContent).toMatch(
+      /0\.66.*however long.*takes 76\.6.*at least; or draw in air of a dew point below/,
+    )
+    type('Temperature, °C', '90')
+    expect(screen.getByText(/PA6 in it ends at/).textContent).toContain('low enough')
+    type('Temperature, °C', '120')
+    expect(screen.getByText(/Never above 95/)).toBeTruthy()
+  })
   test('what cannot be is said, with the remedy', async () => {
     open('air')
     await screen.findByText('Here')

@@ -7,9 +7,15 @@ import {
   type MoistAir,
   type MoistAirResult,
 } from '#core/air/any-two.ts'
-import { heatedRhPercent } from '#core/questions/heated-air.ts'
+import { MATERIAL_IDS, type Material, type MaterialId } from '#core/filament/material.ts'
+import {
+  canHeatedAirDry,
+  heatedRhPercent,
+  intakeDewPointNeeded,
+  leastDryingTemperature,
+} from '#core/questions/heated-air.ts'
 import { parseDecimal } from '#draw/decimal.ts'
-import { inTenths, inWhole, THIN } from '#draw/format.ts'
+import { inHundredths, inTenths, inWhole, THIN } from '#draw/format.ts'
 import type { Measures } from '#draw/measures.ts'
 import type { State } from '#records/state.ts'
 import { useMeasures } from '../journal/journal-context.tsx'
@@ -55,7 +61,8 @@ const unitOf = (quantity: AirQuantity, measures: Measures): string =>
 /** Any two quantities give the rest; heat it; hold two places against each other. */
 export function HumidityPage() {
   const measures = useMeasures()
-  const { readings } = useJournal().state
+  const { readings, materials } = useJournal().state
+  const [materialId, setMaterial] = useState<MaterialId>('PLA')
   const [places, setPlaces] = useState<readonly [Known, Known]>(() => [
     lastRead(readings, 'box', measures),
     lastRead(readings, 'room', measures),
@@ -108,8 +115,17 @@ export function HumidityPage() {
                 : undefined
             }
           />
+          <NativeSelect
+            label="To dry"
+            value={materialId}
+            data={MATERIAL_IDS.map(id => ({ value: id, label: id }))}
+            onChange={event => setMaterial(event.currentTarget.value as MaterialId)}
+          />
           {inside && heatedC >= -40 && heatedC <= 200 && (
-            <Heated air={inside} heatedC={heatedC} measures={measures} />
+            <>
+              <Heated air={inside} heatedC={heatedC} measures={measures} />
+              <Dries air={inside} heatedC={heatedC} material={materials[materialId]} measures={measures} />
+            </>
           )}
         </section>
       </div>
@@ -209,6 +225,56 @@ function Heated({
       , and the same dew point, {measures.temperature.text(air.dewPointC)}. What is dried in it heads for
       that.
     </p>
+  )
+}
+
+/** Whether that air can dry the material at all; if not, what would. */
+function Dries({
+  air,
+  heatedC,
+  material,
+  measures,
+}: {
+  readonly air: MoistAir
+  readonly heatedC: number
+  readonly material: Material
+  readonly measures: Measures
+}) {
+  const { temperature } = measures
+  const limit = material.troubleAbovePercent
+  if (limit === null || heatedC <= air.dewPointC) return null
+  const answer = canHeatedAirDry(material, air, heatedC, limit)
+  const least = leastDryingTemperature(material, air, limit).value
+  const dewPoint = intakeDewPointNeeded(material, heatedC, limit).value
+  return (
+    <>
+      <p>
+        {material.name} in it ends at{' '}
+        <strong>
+          {inHundredths(answer.value)}
+          {THIN}wt %
+        </strong>
+        :{' '}
+        {answer.can ? (
+          'low enough to print.'
+        ) : (
+          <>
+            above the {limit}
+            {THIN}% it prints at, however long it stays.{' '}
+            {Number.isNaN(least)
+              ? 'No heat it bears is enough in this air: '
+              : `It takes ${temperature.text(least)} at least; or `}
+            draw in air of a dew point below {temperature.text(dewPoint)}.
+          </>
+        )}
+      </p>
+      {answer.tooHot && (
+        <p className="notice">
+          Never above {temperature.text(material.neverAboveC)} for {material.name}: it softens. The spool
+          itself may bear less; the maker’s instructions come first.
+        </p>
+      )}
+    </>
   )
 }
 

@@ -1,6 +1,10 @@
 import { HOLDERS } from '#core/container/holder.ts'
 import { LIDS } from '#core/container/lid.ts'
 import { FILMS, wallConductanceLPerH, WALLS, type WallMaterial } from '#core/container/wall.ts'
+import { breathingLPerH } from '#core/container/breathing.ts'
+import { drainLPerH } from '#core/container/drain.ts'
+import { holeLPerH, OUTLETS } from '#core/container/hole.ts'
+import { PLUG_IN_UNIT } from '#core/desiccant/sorbent.ts'
 import { useState } from 'react'
 import { inTenths, THIN } from '#draw/format.ts'
 import { Slider } from './slider.tsx'
@@ -9,6 +13,34 @@ import { useMeasures } from '../journal/journal-context.tsx'
 const AREA_M2 = 0.5
 const THICKNESS_MM = 2
 const litres = (value: number) => (value < 0.1 ? String(Number(value.toPrecision(2))) : inTenths(value))
+
+const HOLE = { diameterMm: 4, wallMm: 2 }
+
+/** A 4 mm hole by what closes it, two of them one above the other, and a box that breathes. */
+function outletRows(temperatureC: number): (readonly [string, string])[] {
+  const { coupler, membrane, cap } = OUTLETS
+  const between = ({ lowLPerH, highLPerH }: { lowLPerH: number; highLPerH: number }) =>
+    `${lowLPerH}–${highLPerH}`
+  return [
+    ['4 mm hole, open', litres(holeLPerH({ ...HOLE, temperatureC }))],
+    [coupler.name, between(coupler)],
+    [membrane.name, between(membrane)],
+    [cap.name, between(cap)],
+    [
+      'two open holes, one 30 cm higher',
+      litres(
+        drainLPerH({
+          ...HOLE,
+          heightMm: 300,
+          vapourPressureDifferencePa: 900,
+          temperatureDifferenceK: 0,
+          temperatureC,
+        }),
+      ),
+    ],
+    ['20 L box, 6 K warmer by day', litres(breathingLPerH({ freeAirL: 20, dailySwingK: 6, temperatureC }))],
+  ]
+}
 
 /** What lets water in: walls by temperature, films, lids; and what the beads lie in. */
 export function WallsPage() {
@@ -59,24 +91,37 @@ export function WallsPage() {
             ))}
           </tbody>
         </table>
-        <table className="almanac-table">
-          <caption>Lids, L/h</caption>
-          <tbody>
-            {Object.values(LIDS).map(lid => (
-              <tr key={lid.kind}>
-                <th scope="row">{lid.name}</th>
-                <td className="number">
-                  {lid.lowLPerH}–{lid.highLPerH}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <div>
+          <table className="almanac-table">
+            <caption>Lids, L/h</caption>
+            <tbody>
+              {Object.values(LIDS).map(lid => (
+                <tr key={lid.kind}>
+                  <th scope="row">{lid.name}</th>
+                  <td className="number">
+                    {lid.lowLPerH}–{lid.highLPerH}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <table className="almanac-table">
+            <caption>Outlets and air that moves, L/h</caption>
+            <tbody>
+              {outletRows(temperatureC).map(([name, value]) => (
+                <tr key={name}>
+                  <th scope="row">{name}</th>
+                  <td className="number">{value}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
         <div>
           <table className="almanac-table">
             <caption>Beads lie in, L/h</caption>
             <tbody>
-              {Object.values(HOLDERS).map(holder => (
+              {[...Object.values(HOLDERS), { name: 'plug-in unit', ...PLUG_IN_UNIT }].map(holder => (
                 <tr key={holder.name}>
                   <th scope="row">{holder.name}</th>
                   <td className="number">{holder.conductanceLPerH}</td>
