@@ -6,6 +6,7 @@ import { inHundredths, THIN } from '#draw/format.ts'
 import { Slider } from './slider.tsx'
 import { useMeasures, usePreferences } from '../journal/journal-context.tsx'
 import IsothermChart from './isotherm-chart.tsx'
+import { LINES } from './isotherm-option.ts'
 
 /** What each desiccant holds in balance with the air, by temperature. */
 export default function DesiccantsPage() {
@@ -63,7 +64,9 @@ export default function DesiccantsPage() {
         <tbody>
           {rows.map(row => (
             <tr key={row.kind}>
-              <th scope="row">{row.name}</th>
+              <th scope="row">
+                <LineKey kind={row.kind} /> {row.name}
+              </th>
               <td className="number">{inHundredths(row.bulkDensityGPerMl)}</td>
               <td className="number">{row.renew}</td>
               <td className="wide-cell">{row.note}</td>
@@ -78,5 +81,23 @@ export default function DesiccantsPage() {
         heat. Calcium chloride leaves the page at its brine.
       </p>
     </>
+  )
+}
+
+/** The stroke by which the drawing tells it: on a phone there is no room for names. */
+function LineKey({ kind }: { readonly kind: string }) {
+  const line = LINES.find(item => item.kind === kind)
+  if (!line) return null
+  return (
+    <svg width="30" height="8" className="line-key" aria-hidden="true">
+      <path
+        d="M0 4H30"
+        style={{
+          stroke: `var(--${line.colour})`,
+          strokeWidth: line.width,
+          strokeDasharray: line.dash.join(' '),
+        }}
+      />
+    </svg>
   )
 }

@@ -16,10 +16,10 @@ const MOST_LOADING = 0.5
 const OFFSETS = { top: [0, 0], bottom: [0, 0], left: [0, -11], right: [4, 11] }
 
 /** One line each, told apart by stroke as well as colour; the name stands at its end. */
-const LINES: readonly {
+export const LINES: readonly {
   readonly kind: AnyDesiccantKind
   readonly name: string
-  readonly colour: keyof IsothermColours
+  readonly colour: 'ink' | 'pencil' | 'water' | 'heat'
   readonly dash: readonly number[]
   readonly width: number
   /** RH at which the name stands. */
@@ -101,7 +101,7 @@ export function isothermOption(
       ...axis,
       type: 'value',
       min: 0,
-      max: 95,
+      max: 100,
       interval: 10,
       name: '% RH',
       nameLocation: 'middle',

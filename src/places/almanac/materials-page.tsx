@@ -1,6 +1,7 @@
 import { heldAtTarget } from '#core/filament/held-at-target.ts'
 import type { Material } from '#core/filament/material.ts'
 import { equilibriumMoisturePercent } from '#core/filament/sorption.ts'
+import { spoolWord } from '#core/verdict/spool.ts'
 import { useState } from 'react'
 import { inHundredths, inTenths, inWhole, THIN } from '#draw/format.ts'
 import type { MaterialId } from '#core/filament/material.ts'
@@ -112,12 +113,7 @@ function MaterialRow({
   const { temperature } = useMeasures()
   const held = heldAtTarget(material)
   const moisture = rhPercent === null ? held.moisturePercent : equilibriumMoisturePercent(material, rhPercent)
-  const word =
-    moisture <= material.cleanBelowPercent
-      ? 'clean'
-      : material.troubleAbovePercent === null || moisture <= material.troubleAbovePercent
-        ? 'usable'
-        : 'expect trouble'
+  const word = spoolWord(material, moisture)
   const range = ([low, high]: readonly [number, number], show: (value: number) => string) =>
     low === high ? show(low) : `${show(low)}–${show(high)}`
   return (
@@ -129,12 +125,7 @@ function MaterialRow({
       </th>
       <td className={`number ${known('targetRhPercent')}`}>{inWhole(material.targetRhPercent)}</td>
       <td className={word === 'expect trouble' ? 'trouble' : undefined}>
-        {moisture < 0.1
-          ? inHundredths(moisture)
-          : moisture < 10
-            ? inHundredths(moisture)
-            : inTenths(moisture)}
-        , {word}
+        {moisture < 10 ? inHundredths(moisture) : inTenths(moisture)}, {word}
       </td>
       <td className="wide-cell">
         <Strip

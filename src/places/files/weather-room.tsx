@@ -1,5 +1,5 @@
 import { NativeSelect } from '@mantine/core'
-import { useRef, useState } from 'react'
+import { useMemo, useRef, useState } from 'react'
 import { HEATINGS, monthlyMeans, weatherRoom, type Heating } from '#core/room/weather-room.ts'
 import { MOST_EPW_BYTES, readEpw, type Weather } from '#formats/weather/read-epw.ts'
 import { inWhole, THIN } from '#draw/format.ts'
@@ -83,7 +83,8 @@ function RoomPreview({
   const rooms = [...state.rooms.values()]
   const [roomId, setRoomId] = useState(rooms[0]!.roomId)
   const [heating, setHeating] = useState<Heating>('unheated')
-  const profile = monthlyMeans(weatherRoom(weather.series, heating))
+  // a year of hours: not again for every key
+  const profile = useMemo(() => monthlyMeans(weatherRoom(weather.series, heating)), [weather, heating])
   const room = state.rooms.get(roomId)!
   const keep = () =>
     write.mutate(
@@ -130,28 +131,20 @@ function RoomPreview({
       <p className="looked-answer">
         {room.name}, {HEATINGS[heating].name}, in the weather of <strong>{weather.place}</strong>:
       </p>
-      <table className="weather-months">
-        <tbody>
-          <tr>
-            <th scope="row">month</th>
-            {MONTHS.map(month => (
-              <td key={month}>{month}</td>
-            ))}
-          </tr>
-          <tr>
-            <th scope="row">{temperature.unit}</th>
-            {profile.temperatureC.map((value, i) => (
-              <td key={MONTHS[i]}>{temperature.bare(value)}</td>
-            ))}
-          </tr>
-          <tr>
-            <th scope="row">%{THIN}RH</th>
-            {profile.relativeHumidityPercent.map((value, i) => (
-              <td key={MONTHS[i]}>{inWhole(value)}</td>
-            ))}
-          </tr>
-        </tbody>
-      </table>
+      <ul className="weather-months">
+        <li className="aside">
+          <span>month</span>
+          <span>{temperature.unit}</span>
+          <span>%{THIN}RH</span>
+        </li>
+        {MONTHS.map((month, i) => (
+          <li key={month}>
+            <span>{month}</span>
+            <span>{temperature.bare(profile.temperatureC[i]!)}</span>
+            <span>{inWhole(profile.relativeHumidityPercent[i]!)}</span>
+          </li>
+        ))}
+      </ul>
       {write.error && <Refused error={write.error} remedy="press Keep it again" />}
       <button type="button" className="filled" onClick={keep} disabled={write.isPending}>
         Keep it
