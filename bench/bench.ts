@@ -2,9 +2,9 @@
 import psychrolib from 'psychrolib'
 import { dewPointC, saturationPressureWaterPa } from '../src/core/air/saturation.ts'
 import { reckonBox, reckonGrams } from '../src/core/estimate/reckon.ts'
-import { drawSurroundings, historyNetwork } from '../src/core/estimate/box-network.ts'
+import { historyNetwork, modelOfDraw } from '../src/core/estimate/model-of-draw.ts'
 import { seededRandom } from '../src/core/estimate/random.ts'
-import { syntheticBox } from '../src/core/estimate/synthetic-box.ts'
+import { syntheticBox } from '../src/testing/synthetic-box.ts'
 import { ENSEMBLE_TOLERANCES } from '../src/core/estimate/posterior.ts'
 import { simulate } from '../src/core/network/simulate.ts'
 import { journalBench } from './journal-bench.ts'
@@ -42,7 +42,7 @@ row(
 )
 
 const { facts, truth } = syntheticBox(seededRandom(4242), 150, 6)
-const network = historyNetwork(facts, truth, drawSurroundings(facts, truth))
+const network = historyNetwork(facts, modelOfDraw(facts, truth))
 const span = { fromS: facts.fromS, toS: facts.nowS, outputS: [facts.nowS] }
 const exact = simulate(network, span, {
   airToleranceRhPercent: 1e-4,

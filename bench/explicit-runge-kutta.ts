@@ -1,3 +1,5 @@
+import { percentFromFraction } from '../src/units/ratio.ts'
+import { saturationDensityGPerL } from '../src/core/air/vapour.ts'
 import { storeVapourDensityGPerL } from '../src/core/network/water-store.ts'
 import { ROOM, type Network } from '../src/core/network/network.ts'
 
@@ -39,10 +41,6 @@ export function explicitRungeKutta(network: Network, fromS: number, toS: number)
     water = water.map((value, i) => value + (h / 6) * (k1[i]! + 2 * k2[i]! + 2 * k3[i]! + k4[i]!))
   }
   network.surroundings.at(toS, point)
-  const saturated = storeVapourDensityGPerL(
-    { kind: 'board', dryMassG: 1, loadingAtSaturationGPerG: 1 },
-    1,
-    point.temperatureC,
-  )
-  return (storeVapourDensityGPerL(air, water[0]!, point.temperatureC) / saturated) * 100
+  const saturated = saturationDensityGPerL(point.temperatureC)
+  return percentFromFraction(storeVapourDensityGPerL(air, water[0]!, point.temperatureC) / saturated)
 }

@@ -26,17 +26,18 @@ export function standardYear(spools = 5, rings = 10): Network {
     store: { kind: 'air', volumeL: 14 },
     initialWaterG: 0.45 * saturationDensityGPerL(t0) * 14,
   })
-  links.push({ path: 'lid', a: 0, b: ROOM, conductanceLPerH: 0.35 })
-  links.push({ path: 'wall', a: 0, b: ROOM, conductanceLPerH: 0.02 })
+  links.push({ way: 'lid', a: 0, b: ROOM, conductanceLPerH: 0.35 })
+  links.push({ way: 'wall', a: 0, b: ROOM, conductanceLPerH: 0.02 })
   for (const [i, grams] of [150, 90].entries()) {
     const store = {
-      kind: 'silica',
+      kind: 'sorbent',
+      sorbent: DESICCANTS['silica-a'].sorbent,
       dryMassG: grams,
-      gel: DESICCANTS['silica-a'].gel,
       capacityFactor: 1,
+      of: 'beads',
     } as const
     const node = nodes.push({ id: `charge${i}`, store, initialWaterG: waterAtRhG(store, 3, t0) }) - 1
-    links.push({ path: `charge:${i}`, a: node, b: 0, conductanceLPerH: 7 })
+    links.push({ way: 'charge', a: node, b: 0, conductanceLPerH: 7 })
   }
   const materials = ['PLA', 'PETG', 'PA6', 'TPU', 'ASA'] as const
   for (let s = 0; s < spools; s++)
@@ -79,7 +80,7 @@ export function standardYear(spools = 5, rings = 10): Network {
       kind: 'exchange' as const,
       node: 0,
       share: 0.6,
-      path: 'openings',
+      way: 'openings',
     })),
     surroundings: {
       samples: { fromS: 0, everyS: 3600 },

@@ -1,5 +1,6 @@
 import { MATERIALS } from '#core/filament/catalogue.ts'
-import { drawSurroundings, historyNetwork } from '#core/estimate/box-network.ts'
+import { bufferAt } from '#core/estimate/buffer.ts'
+import { historyNetwork, modelOfDraw } from '#core/estimate/model-of-draw.ts'
 import { atReadingTemperature } from '#core/estimate/likelihood.ts'
 import { seededRandom, type RandomSource } from '#core/estimate/random.ts'
 import { drawValues, unknownsOf } from '#core/estimate/unknowns.ts'
@@ -204,9 +205,10 @@ function displayed(
   const unknowns = unknownsOf(facts)
   const usual = drawValues(facts, unknowns, new Float64Array(unknowns.length))
   const truth = { ...usual, ...box.truth, offsetRhPercent: 1.4 * random.normal() }
-  const surroundings = drawSurroundings(facts, truth)
+  const model = modelOfDraw(facts, truth)
+  const { surroundings } = model
   const outputS = timesMs.map(secondsFromMs)
-  const run = simulate(historyNetwork(facts, truth, surroundings), {
+  const run = simulate(historyNetwork(facts, model), {
     fromS: facts.fromS,
     toS: facts.nowS,
     outputS,
@@ -216,7 +218,7 @@ function displayed(
     surroundings.at(atS, point)
     const temperatureC = Math.round(2 * (point.temperatureC + 0.3 * random.normal())) / 2
     const shown =
-      atReadingTemperature(run.airRhPercent[i]!, point.temperatureC, temperatureC) +
+      atReadingTemperature(bufferAt(model, atS), run.airRhPercent[i]!, point.temperatureC, temperatureC) +
       truth.offsetRhPercent +
       NEW_ERROR * random.normal()
     return {

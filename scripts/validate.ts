@@ -7,7 +7,7 @@ import { leavesAtS } from '../src/core/estimate/forecast.ts'
 import { runDraw } from '../src/core/estimate/posterior.ts'
 import { seededRandom } from '../src/core/estimate/random.ts'
 import { reckonBox } from '../src/core/estimate/reckon.ts'
-import { syntheticBox } from '../src/core/estimate/synthetic-box.ts'
+import { syntheticBox } from '../src/testing/synthetic-box.ts'
 import { unknownsOf } from '../src/core/estimate/unknowns.ts'
 import { coreHash } from './core-hash.mjs'
 import { root } from './set-up.mjs'
@@ -25,7 +25,8 @@ const effective: number[] = []
 for (let seed = 1; seed <= boxes; seed++) {
   const { facts, z } = syntheticBox(seededRandom(seed * 104_729), [20, 60, 150][seed % 3]!, 6)
   const report = reckonBox(facts, { seed })
-  const truthS = leavesAtS(facts, runDraw(facts, unknownsOf(facts), [], z), facts.targetRhPercent!)
+  const { now, ...truth } = runDraw(facts, unknownsOf(facts), [], z)
+  const truthS = leavesAtS(facts, { ...truth, now: now! }, facts.targetRhPercent!)
   const { low, high } = report.leaves!.spread
   effective.push(report.effectiveDraws)
   if (report.contradiction) contradictions++

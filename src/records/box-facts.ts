@@ -1,12 +1,11 @@
 import { msFromSeconds, secondsFromMs } from '#units/time.ts'
 import { CONTAINERS, insideVolumeL } from '#core/container/container.ts'
 import { LIDS } from '#core/container/lid.ts'
-import { wallAreaM2, wallConductanceLPerH } from '#core/container/wall.ts'
+import { wallAreaM2, wallConductanceLPerH, wallLaw } from '#core/container/wall.ts'
 import { DESICCANTS } from '#core/desiccant/catalogue.ts'
-import { silicaLoadingGPerG } from '#core/desiccant/silica-gel.ts'
-import { vapourPressureOfRhPa } from '#core/air/vapour.ts'
-import type { BoxFacts, ChargeFacts, SpoolFacts } from '#core/estimate/facts.ts'
+import type { BoxFacts, ChargeFacts, SpoolFacts } from '#core/evidence/facts.ts'
 import type { Material } from '#core/filament/material.ts'
+import { loadingAtRhGPerG } from '#core/sorbent/sorbent.ts'
 import { USUAL_SPOOL } from '#core/filament/winding.ts'
 import type { BoxView } from './box-view.ts'
 import type { Freshness } from './kinds/charge.ts'
@@ -16,9 +15,6 @@ import type { ChargeRecord, SpoolRecord, State } from './state.ts'
 import { colourFacts, heatingFacts, weighedSigmaG, weighedWaterG } from './charge-evidence.ts'
 import { profileOf, roomAirAt, type RoomAir } from './room-air.ts'
 import { isDuring, stayIn } from './stays.ts'
-
-const meanOf = (values: readonly number[]): number =>
-  values.reduce((sum, value) => sum + value, 0) / values.length
 
 /** Loadings a plain answer leaves open, g/g. */
 export function freshnessRange(
@@ -36,14 +32,11 @@ export function freshnessRange(
     case 'unknown':
       return { lowGPerG: 0.02, highGPerG: 0.25 }
     case 'in the air': {
-      const { gel } = DESICCANTS[desiccant]
-      const equilibrium = silicaLoadingGPerG(gel, {
-        vapourPressurePa: vapourPressureOfRhPa(room),
-        temperatureC: room.temperatureC,
-      })
+      const { sorbent } = DESICCANTS[desiccant]
+      const equilibrium = loadingAtRhGPerG(sorbent, room)
       return {
         lowGPerG: 0.85 * equilibrium,
-        highGPerG: Math.min(1.05 * equilibrium, 0.95 * gel.monolayerLoadingGPerG),
+        highGPerG: Math.min(1.05 * equilibrium, 0.95 * sorbent.mostGPerG),
       }
     }
   }
@@ -119,12 +112,14 @@ export function boxFacts(state: State, view: BoxView, nowMs: number): BoxFacts |
     fromS: secondsFromMs(startsMs),
     nowS: secondsFromMs(nowMs),
     insideL: insideVolumeL(container.section, size, container.baseShare),
-    wallLPerH: wallConductanceLPerH(
-      container.wall,
-      wallAreaM2(size, container.baseShare),
-      container.wallThicknessMm,
-      meanOf(profileOf(room).temperatureC),
-    ),
+    wall: {
+      conductanceLPerH: wallConductanceLPerH(
+        container.wall,
+        wallAreaM2(size, container.baseShare),
+        container.wallThicknessMm,
+      ),
+      law: wallLaw(container.wall),
+    },
     leak: { lowLPerH: lid.lowLPerH, highLPerH: lid.highLPerH, name: lid.name, knowledge: box.lidKnown },
     openingsPerMonth: box.openingsPerMonth,
     openings: box.openings
@@ -172,7 +167,7 @@ function chargeFacts(
         ? charge.freshness
         : 'unknown'
   return {
-    id: order === 0 ? charge.chargeId : `${charge.chargeId}.${order}`,
+    id: charge.chargeId,
     name: charge.name,
     kind: charge.desiccant,
     dryMassG: charge.dryMassG,
@@ -214,7 +209,7 @@ function spoolFacts(
     // after a time elsewhere only the bounds are known
     const wetness: Wetness = order === 0 && stay.fromMs >= startsMs - DAY_MS ? spool.wetness : 'unknown'
     return {
-      id: order === 0 ? spool.spoolId : `${spool.spoolId}.${order}`,
+      id: spool.spoolId,
       name: spool.name,
       material,
       filamentG: spool.filamentG,

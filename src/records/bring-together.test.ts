@@ -3,9 +3,9 @@ import fc from 'fast-check'
 import { makeAct, makeWithdrawal, readAct, type Act, type Draft, type Maker } from './act.ts'
 import { KEPT_ASIDE_MS, makeBringing, makeReplacement, preview, sweepable, union } from './bring-together.ts'
 import type { EntryKind } from './entry.ts'
-import { arbitraryJournal, DAY_MS, inBytes, START } from './fixtures/arbitrary-journal.ts'
-import { VERSION_1 } from './fixtures/version-1.ts'
-import { VERSION_2 } from './fixtures/version-2.ts'
+import { arbitraryJournal, DAY_MS, inBytes, START } from '#testing/fixtures/arbitrary-journal.ts'
+import { VERSION_1 } from '#testing/fixtures/version-1.ts'
+import { VERSION_2 } from '#testing/fixtures/version-2.ts'
 
 /** Devices that share some of their past. */
 const devices = fc

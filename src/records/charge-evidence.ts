@@ -1,6 +1,6 @@
 import { vapourPressureOfRhPa } from '#core/air/vapour.ts'
 import { DESICCANTS } from '#core/desiccant/catalogue.ts'
-import type { ChargeFacts } from '#core/estimate/facts.ts'
+import type { ChargeFacts } from '#core/evidence/facts.ts'
 import { ovenVapourPressurePa } from '#core/renewal/after-heating.ts'
 import { secondsFromMs } from '#units/time.ts'
 import type { BeadColour } from './kinds/charge.ts'
@@ -61,7 +61,7 @@ const NEAR_A_WEIGHING_MS = 7 * 24 * HOUR_MS
 
 /** Colours seen, as loose weighings. */
 export function colourFacts(charge: ChargeRecord): ChargeFacts['weighings'] {
-  const most = DESICCANTS[charge.desiccant].gel.monolayerLoadingGPerG
+  const most = DESICCANTS[charge.desiccant].sorbent.mostGPerG
   return charge.looks
     .filter(look => charge.weighings.every(item => Math.abs(item.atMs - look.atMs) > NEAR_A_WEIGHING_MS))
     .map(look => {

@@ -4,8 +4,8 @@ import { makeAct, makeWithdrawal, readAct, type Act, type Draft, type Maker } fr
 import { boxFacts } from './box-facts.ts'
 import { boxView } from './box-view.ts'
 import { ENTRY_KINDS, newestVersion, readEntry, UPGRADERS, type EntryKind } from './entry.ts'
-import { VERSION_1 } from './fixtures/version-1.ts'
-import { VERSION_2 } from './fixtures/version-2.ts'
+import { VERSION_1 } from '#testing/fixtures/version-1.ts'
+import { VERSION_2 } from '#testing/fixtures/version-2.ts'
 import { fold } from './fold.ts'
 
 const HOUR = 3_600_000

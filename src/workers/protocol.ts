@@ -1,4 +1,4 @@
-import type { BoxFacts } from '#core/estimate/facts.ts'
+import type { BoxFacts } from '#core/evidence/facts.ts'
 import type { GramsWanted } from '#core/estimate/grams-wanted.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import type { SpoolDetail } from '#core/estimate/spool-detail.ts'

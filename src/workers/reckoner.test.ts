@@ -1,6 +1,6 @@
 import { afterEach, expect, test } from '@jest/globals'
 import { expose } from 'comlink'
-import type { BoxFacts } from '#core/estimate/facts.ts'
+import type { BoxFacts } from '#core/evidence/facts.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import type { ReckonerCalls } from './protocol.ts'
 import { startReckoner } from './reckoner.ts'

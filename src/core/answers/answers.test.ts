@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals'
-import { DESICCANTS } from '../desiccant/catalogue.ts'
+import { SILICA_GELS } from '../desiccant/catalogue.ts'
 import { MATERIALS } from '../filament/catalogue.ts'
 import {
   dateAnswer,
@@ -14,7 +14,7 @@ import { splitChange } from './change.ts'
 
 test('a change splits into temperature and water, and the parts make the whole', () => {
   const split = splitChange(
-    DESICCANTS['silica-a'].gel,
+    SILICA_GELS['silica-a'],
     { relativeHumidityPercent: 17, temperatureC: 9 },
     { relativeHumidityPercent: 24, temperatureC: 14 },
     { dryMassG: 200, capacityFactor: 1 },
@@ -29,13 +29,13 @@ test('a change splits into temperature and water, and the parts make the whole',
 test('warmed with its water kept inside, a box changes by temperature alone', () => {
   const then = { relativeHumidityPercent: 20, temperatureC: 10 }
   const { betweenRhPercent } = splitChange(
-    DESICCANTS['silica-a'].gel,
+    SILICA_GELS['silica-a'],
     then,
     { relativeHumidityPercent: 20, temperatureC: 18 },
     { dryMassG: 100, capacityFactor: 1 },
   )
   const again = splitChange(
-    DESICCANTS['silica-a'].gel,
+    SILICA_GELS['silica-a'],
     then,
     { relativeHumidityPercent: betweenRhPercent, temperatureC: 18 },
     { dryMassG: 100, capacityFactor: 1 },

@@ -5,7 +5,7 @@ import { hoursFromSeconds } from '#units/time.ts'
 import { insideVolumeL, type Container, type ContainerSize } from '../container/container.ts'
 import type { BoxReport, SpoolNow } from '../estimate/report.ts'
 import type { SpoolDetail } from '../estimate/spool-detail.ts'
-import type { Passing, TimeToLimit } from '../questions/spool-time.ts'
+import type { Passing, TimeToLimit } from '../ask/spool-time.ts'
 import type { Material } from '../filament/material.ts'
 import {
   equilibriumMoisturePercent,

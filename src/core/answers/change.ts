@@ -1,9 +1,9 @@
 import type { Answer } from '../answer.ts'
 import { input } from '../answer.ts'
 import { saturationPressureWaterPa } from '../air/saturation.ts'
-import { vapourPressureOfRhPa } from '../air/vapour.ts'
-import { rhAtConstantLoadingPercent } from '../desiccant/constant-loading.ts'
-import { henryConstantPerPa, silicaLoadingGPerG, type TothConstants } from '../desiccant/silica-gel.ts'
+import type { SilicaGel } from '../desiccant/catalogue.ts'
+import { henryConstantPerPa } from '../desiccant/silica-gel.ts'
+import { loadingAtRhGPerG, rhAtConstantLoadingPercent } from '../sorbent/sorbent.ts'
 import { answer } from './answers.ts'
 
 interface Reading {
@@ -23,22 +23,17 @@ export interface ChangeSplit {
 
 /** Splits a change of reading into what temperature explains at constant loading and what water does. */
 export function splitChange(
-  gel: TothConstants,
+  { gel, sorbent }: SilicaGel,
   then: Reading,
   now: Reading,
   charge: { dryMassG: number; capacityFactor: number },
 ): ChangeSplit {
-  const between = rhAtConstantLoadingPercent(gel, {
+  const between = rhAtConstantLoadingPercent(sorbent, {
     relativeHumidityPercent: then.relativeHumidityPercent,
     fromTemperatureC: then.temperatureC,
     toTemperatureC: now.temperatureC,
   })
-  const loading = (reading: Reading) =>
-    silicaLoadingGPerG(gel, {
-      vapourPressurePa: vapourPressureOfRhPa(reading),
-      temperatureC: reading.temperatureC,
-    })
-  const [q1, q2] = [loading(then), loading(now)]
+  const [q1, q2] = [loadingAtRhGPerG(sorbent, then), loadingAtRhGPerG(sorbent, now)]
   const percent = (symbol: string, name: string, value: number) => input(symbol, name, value, '%', 'measured')
   return {
     betweenRhPercent: between,

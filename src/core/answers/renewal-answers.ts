@@ -1,6 +1,6 @@
 import type { Answer } from '../answer.ts'
 import { input } from '../answer.ts'
-import { DESICCANTS, type DesiccantKind } from '../desiccant/catalogue.ts'
+import { SILICA_GELS, type SilicaKind } from '../desiccant/catalogue.ts'
 import { henryConstantPerPa } from '../desiccant/silica-gel.ts'
 import { saturationPressureWaterPa } from '../air/saturation.ts'
 import type { AfterHeating } from '../renewal/after-heating.ts'
@@ -10,9 +10,9 @@ import { answer } from './answers.ts'
 /** Loading that a heating leaves. */
 export const residualAnswer = (
   after: AfterHeating,
-  at: { desiccant: DesiccantKind; ovenPa: number; temperatureC: number },
+  at: { desiccant: SilicaKind; ovenPa: number; temperatureC: number },
 ): Answer => {
-  const { gel } = DESICCANTS[at.desiccant]
+  const { gel } = SILICA_GELS[at.desiccant]
   return answer(
     'loading left by the heat',
     after.loadingGPerG,
@@ -39,11 +39,11 @@ const overBeads = (
   quantity: string,
   rhPercent: number,
   loadingGPerG: number,
-  desiccant: DesiccantKind,
+  desiccant: SilicaKind,
   temperatureC: number,
   note: string,
 ): Answer => {
-  const { gel } = DESICCANTS[desiccant]
+  const { gel } = SILICA_GELS[desiccant]
   return answer(
     quantity,
     rhPercent,
@@ -68,7 +68,7 @@ const overBeads = (
 }
 
 /** The lowest RH the box can have over beads fresh from this heat. */
-export const floorAfterAnswer = (after: AfterHeating, desiccant: DesiccantKind, boxC: number): Answer =>
+export const floorAfterAnswer = (after: AfterHeating, desiccant: SilicaKind, boxC: number): Answer =>
   overBeads(
     'lowest RH after this heat',
     after.floorRhPercent,
@@ -79,7 +79,7 @@ export const floorAfterAnswer = (after: AfterHeating, desiccant: DesiccantKind, 
   )
 
 /** RH over beads that were weighed. */
-export const weighedRhAnswer = (weighed: WeighedCharge, desiccant: DesiccantKind, boxC: number): Answer =>
+export const weighedRhAnswer = (weighed: WeighedCharge, desiccant: SilicaKind, boxC: number): Answer =>
   overBeads(
     'RH over the beads, by their weight',
     weighed.rhPercent,

@@ -1,29 +1,28 @@
 import { dewPointOfRhC, rhAtConstantVapourDensityPercent, vapourDensityOfRhGPerM3 } from '../air/vapour.ts'
 import { SALTS, saltRhPercent } from '../air/salts.ts'
 import { saturationPressureIcePa, saturationPressureWaterPa } from '../air/saturation.ts'
-import { caseNetwork } from '../box/box-case.ts'
+import { boxNetwork } from '../assemble/box-network.ts'
 import { drainLPerH } from '../container/drain.ts'
 import { holderConductanceLPerH } from '../container/holder-geometry.ts'
 import { holeLPerH, tubeLPerH } from '../container/hole.ts'
 import { wallConductanceLPerH, type WallMaterial } from '../container/wall.ts'
 import {
-  afterHeating,
   calciumChlorideDeliquescencePercent,
   calciumChlorideHydrateGPerG,
-  loadingAtRhGPerG,
-  rhOverLoadingPercent,
-  sorbentOf,
-  type AnyDesiccantKind,
-} from '../desiccant/sorbent.ts'
+} from '../desiccant/calcium-chloride.ts'
+import { DESICCANTS, type DesiccantKind } from '../desiccant/catalogue.ts'
 import { MATERIALS } from '../filament/catalogue.ts'
 import type { MaterialId } from '../filament/material.ts'
 import { equilibriumMoisturePercent } from '../filament/sorption.ts'
 import { cylinderUptake } from '../filament/strand.ts'
 import { USUAL_SPOOL } from '../filament/winding.ts'
 import { simulate } from '../network/simulate.ts'
-import { heatedRhPercent } from '../questions/heated-air.ts'
-import { daysToLimit, moistureInAir, steadyAir, type Part } from '../questions/spool-time.ts'
+import { heatedRhPercent } from '../ask/heated-air.ts'
+import { daysToLimit, moistureInAir, steadyAir, type Part } from '../ask/spool-time.ts'
 import { pressureAtAltitudePa } from '../room/altitude.ts'
+import { ALWAYS, type BoxModel } from '../model/box-model.ts'
+import { afterHeating } from '../renewal/after-heating.ts'
+import { loadingAtRhGPerG, rhAtConstantLoadingPercent } from '../sorbent/sorbent.ts'
 import { shellsUptake } from './shells-uptake.ts'
 
 /** Inputs of one check, by name; a wrong or missing one fails the check that asks for it. */
@@ -49,16 +48,18 @@ const spoolOf = (inputs: CheckInputs) => ({
   diameterMm: 1.75 as const,
   flanges: 'closed' as const,
 })
-const sorbent = (inputs: CheckInputs, name = 'desiccant') => sorbentOf(inputs.text(name) as AnyDesiccantKind)
+const sorbent = (inputs: CheckInputs, name = 'desiccant') =>
+  DESICCANTS[inputs.text(name) as DesiccantKind].sorbent
 const airOf = (inputs: CheckInputs) => ({
   temperatureC: inputs.number('temperatureC'),
   relativeHumidityPercent: inputs.number('relativeHumidityPercent'),
 })
 const heating = (inputs: CheckInputs, boxTemperatureC: number) =>
-  afterHeating(sorbent(inputs), {
-    heatingTemperatureC: inputs.number('heatedC'),
-    airVapourPressurePa: inputs.number('airVapourPressurePa'),
-    boxTemperatureC,
+  afterHeating({
+    desiccant: inputs.text('desiccant') as DesiccantKind,
+    temperatureC: inputs.number('heatedC'),
+    ovenPa: inputs.number('airVapourPressurePa'),
+    boxC: boxTemperatureC,
   })
 
 /** What the checks of docs/cases may ask of the core, by name. */
@@ -93,15 +94,13 @@ export const ASKS: Readonly<Record<string, (inputs: CheckInputs) => number>> = {
     loadingAtRhGPerG(sorbent(inputs, 'first'), airOf(inputs)) /
     loadingAtRhGPerG(sorbent(inputs, 'second'), airOf(inputs)),
   uptakeG: inputs => inputs.number('dryMassG') * loadingAtRhGPerG(sorbent(inputs), airOf(inputs)),
-  constantLoadingRhPercent: inputs => {
-    const kind = sorbent(inputs)
-    const held = loadingAtRhGPerG(kind, {
+  constantLoadingRhPercent: inputs =>
+    rhAtConstantLoadingPercent(sorbent(inputs), {
       relativeHumidityPercent: inputs.number('fromPercent'),
-      temperatureC: inputs.number('fromC'),
-    })
-    return rhOverLoadingPercent(kind, { loadingGPerG: held, temperatureC: inputs.number('toC') })
-  },
-  leftGPerG: inputs => heating(inputs, 25).leftGPerG,
+      fromTemperatureC: inputs.number('fromC'),
+      toTemperatureC: inputs.number('toC'),
+    }),
+  leftGPerG: inputs => heating(inputs, 25).loadingGPerG,
   floorRhPercent: inputs => heating(inputs, inputs.number('boxC')).floorRhPercent,
   hydrateGPerG: inputs => calciumChlorideHydrateGPerG(inputs.number('molecules')),
   deliquescencePercent: inputs => calciumChlorideDeliquescencePercent(inputs.number('temperatureC')),
@@ -165,92 +164,92 @@ export const ASKS: Readonly<Record<string, (inputs: CheckInputs) => number>> = {
       openAreaCm2: inputs.number('openAreaCm2'),
       bedDepthMm: inputs.number('bedDepthMm'),
     }),
-  leakOnlyRhPercent: inputs => {
-    const toS = inputs.number('hours') * 3600
-    const network = caseNetwork(
-      {
-        freeAirL: inputs.number('volumeL'),
-        inlets: [{ path: 'lid', conductanceLPerH: inputs.number('leakLPerH') }],
-        charges: [],
-        spools: [],
-        openings: null,
+  leakOnlyRhPercent: inputs =>
+    rhAfter(
+      plainBox({
+        insideL: inputs.number('volumeL'),
+        leakLPerH: inputs.number('leakLPerH'),
         airRhPercent: inputs.number('fromPercent'),
         surroundings: steadyAir(20, inputs.number('roomPercent')),
-      },
-      0,
-      toS,
-      0,
-    )
-    return simulate(network, { fromS: 0, toS, outputS: [toS] }).airRhPercent[0]!
-  },
+      }),
+      [inputs.number('hours') * 3600],
+    )[0]!,
   heatedRisePercent: inputs => {
     const wetRhPercent = inputs.number('wetPercent')
-    const [first, second] = [inputs.number('firstHours') * 3600, inputs.number('secondHours') * 3600]
     const start = { temperatureC: 0, vapourDensityGPerL: 0 }
     steadyAir(22, 45).at(0, start)
-    const network = caseNetwork(
-      {
-        freeAirL: 8,
-        inlets: [{ path: 'lid', conductanceLPerH: 0.2 }],
-        charges: [],
-        spools:
-          wetRhPercent > 0
-            ? [
-                {
-                  ...spoolOf(new CheckInputs({ material: 'PLA' })),
-                  slitShare: 0.07,
-                  wetRhPercent,
-                  cardboardG: 0,
-                },
-              ]
-            : [],
-        openings: null,
-        airRhPercent: 45,
-        surroundings: {
-          at(timeS, out) {
-            out.temperatureC = 22 + 38 * Math.min(1, timeS / (1.5 * 3600))
-            out.vapourDensityGPerL = start.vapourDensityGPerL
-          },
+    const heated: BoxModel = plainBox({
+      insideL: 8,
+      leakLPerH: 0.2,
+      airRhPercent: 45,
+      surroundings: {
+        at(timeS, out) {
+          out.temperatureC = 22 + 38 * Math.min(1, timeS / (1.5 * 3600))
+          out.vapourDensityGPerL = start.vapourDensityGPerL
         },
       },
-      0,
-      second,
-      8,
-    )
-    const rh = simulate(network, { fromS: 0, toS: second, outputS: [first, second] }).airRhPercent
+    })
+    const spool = {
+      ...spoolOf(new CheckInputs({ material: 'PLA' })),
+      ...ALWAYS,
+      slitShare: 0.07,
+      wetRhPercent,
+      cardboardG: 0,
+      solidsL: 0,
+    }
+    const rh = rhAfter({ ...heated, spools: wetRhPercent > 0 ? [spool] : [] }, [
+      inputs.number('firstHours') * 3600,
+      inputs.number('secondHours') * 3600,
+    ])
     return rh[1]! - rh[0]!
   },
   boxRhPercent: inputs => {
-    const toS = inputs.number('hours') * 3600
-    const network = caseNetwork(
-      {
-        freeAirL: inputs.number('freeAirL'),
-        inlets: [{ path: 'lid', conductanceLPerH: inputs.number('leakLPerH') }],
-        charges: [
-          {
-            id: 'charge',
-            kind: inputs.text('desiccant') as AnyDesiccantKind,
-            dryMassG: inputs.number('dryMassG'),
-            loadingGPerG: inputs.number('loadingGPerG'),
-            conductanceLPerH: inputs.number('holderLPerH'),
-          },
-        ],
-        spools: Array.from({ length: inputs.number('spools') }, (_, i) => ({
-          ...spoolOf(inputs),
-          id: `spool${i}`,
-          filamentG: inputs.number('filamentG'),
-          slitShare: 0.07,
-          wetRhPercent: inputs.number('wetPercent'),
-          cardboardG: inputs.number('cardboardG'),
-        })),
-        openings: null,
-        airRhPercent: inputs.number('airPercent'),
-        surroundings: steadyAir(inputs.number('temperatureC'), inputs.number('roomPercent')),
-      },
-      0,
-      toS,
-      8,
-    )
-    return simulate(network, { fromS: 0, toS, outputS: [toS] }).airRhPercent[0]!
+    const box = plainBox({
+      insideL: inputs.number('freeAirL'),
+      leakLPerH: inputs.number('leakLPerH'),
+      airRhPercent: inputs.number('airPercent'),
+      surroundings: steadyAir(inputs.number('temperatureC'), inputs.number('roomPercent')),
+    })
+    const charge = {
+      ...ALWAYS,
+      id: 'charge',
+      sorbent: sorbent(inputs),
+      dryMassG: inputs.number('dryMassG'),
+      capacityFactor: 1,
+      loadingGPerG: inputs.number('loadingGPerG'),
+      conductanceLPerH: inputs.number('holderLPerH'),
+      solidsL: 0,
+      renewals: [],
+    }
+    const spools = Array.from({ length: inputs.number('spools') }, (_, i) => ({
+      ...spoolOf(inputs),
+      ...ALWAYS,
+      id: `spool${i}`,
+      filamentG: inputs.number('filamentG'),
+      slitShare: 0.07,
+      wetRhPercent: inputs.number('wetPercent'),
+      cardboardG: inputs.number('cardboardG'),
+      solidsL: 0,
+    }))
+    return rhAfter({ ...box, charges: [charge], spools }, [inputs.number('hours') * 3600])[0]!
   },
+}
+
+/** A box with a lid and nothing inside. */
+const plainBox = (
+  box: Pick<BoxModel, 'insideL' | 'airRhPercent' | 'surroundings'> & { leakLPerH: number },
+): BoxModel => ({
+  insideL: box.insideL,
+  inlets: [{ by: 'lid', conductanceLPerH: box.leakLPerH }],
+  charges: [],
+  spools: [],
+  openings: [],
+  airRhPercent: box.airRhPercent,
+  surroundings: box.surroundings,
+})
+
+/** RH of a box's air at times from 0 on, spools by eight rings. */
+function rhAfter(box: BoxModel, outputS: readonly number[]): Float64Array {
+  const span = { fromS: 0, toS: outputS.at(-1)! }
+  return simulate(boxNetwork(box, span, 8), { ...span, outputS }).airRhPercent
 }

@@ -1,6 +1,5 @@
 import type { Celsius, LitresPerHour, Millimetres } from '#units/quantity.ts'
-import { kelvinFromCelsius } from '#units/temperature.ts'
-import { GAS_CONSTANT_J_PER_MOL_K } from '../air/vapour.ts'
+import { lawFactor, type ConductanceLaw } from '../network/law.ts'
 import type { ContainerSize } from './container.ts'
 
 /** Inner surface of walls and lid, m². */
@@ -37,12 +36,16 @@ const WALL_ACTIVATION_KJ_PER_MOL: Partial<Record<WallMaterial, number>> = {
 }
 const STATED_C = 38
 
+/** The law a wall's conductance follows, from 38 °C, where permeabilities are stated. */
+export const wallLaw = (wall: WallMaterial): ConductanceLaw => ({
+  kind: 'arrhenius',
+  activationKJPerMol: WALL_ACTIVATION_KJ_PER_MOL[wall] ?? 0,
+  referenceC: STATED_C,
+})
+
 /** Share of the stated permeability that is left at a temperature: exp[−(E/R)(1/T − 1/311.15)]. */
 export const wallTemperatureFactor = (wall: WallMaterial, temperatureC: Celsius): number =>
-  Math.exp(
-    ((-(WALL_ACTIVATION_KJ_PER_MOL[wall] ?? 0) * 1000) / GAS_CONSTANT_J_PER_MOL_K) *
-      (1 / kelvinFromCelsius(temperatureC) - 1 / kelvinFromCelsius(STATED_C)),
-  )
+  lawFactor(wallLaw(wall))(temperatureC)
 
 /** Films of bags, g·mm/(m²·day) as above, and their usual thickness, mm; typical, from memory. */
 export const FILMS = {

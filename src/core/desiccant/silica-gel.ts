@@ -1,6 +1,8 @@
-import type { Celsius, GramsPerGram, Pascal } from '#units/quantity.ts'
+import type { Celsius, GramsPerGram } from '#units/quantity.ts'
 import { kelvinFromCelsius } from '#units/temperature.ts'
-import { GAS_CONSTANT_J_PER_MOL_K, MOLAR_MASS_WATER_G_PER_MOL } from '../air/vapour.ts'
+import { perLitreFromPerCubicMetre } from '#units/volume.ts'
+import { GAS_CONSTANT_J_PER_MOL_K, MOLAR_MASS_WATER_G_PER_MOL, vapourDensityGPerM3 } from '../air/vapour.ts'
+import type { Sorbent } from '../sorbent/sorbent.ts'
 
 /** Constants of a Tóth isotherm of water on silica gel. */
 export interface TothConstants {
@@ -41,40 +43,42 @@ function evenPower(base: number, exponent: 10 | 12): number {
   return fourth * fourth * (exponent === 10 ? square : fourth)
 }
 
-/**
- * Loading in equilibrium: q = K·p / [1 + (K·p/q_m)^t]^(1/t).
- * @param vapourPressurePa 0 Pa or more
- * @returns g of water per g of dry gel, 0…q_m
- */
-export function silicaLoadingGPerG(
-  gel: TothConstants,
-  at: { vapourPressurePa: Pascal; temperatureC: Celsius },
-): GramsPerGram {
-  const linear = henryConstantPerPa(gel, at.temperatureC) * at.vapourPressurePa
+/** Loading over K·p: q = K·p / [1 + (K·p/q_m)^t]^(1/t), 0…q_m. @param linear K·p, g/g, 0 or more */
+function tothLoadingGPerG(gel: TothConstants, linear: number): GramsPerGram {
   const crowding = evenPower(linear / gel.monolayerLoadingGPerG, gel.exponent)
   return linear / (1 + crowding) ** (1 / gel.exponent)
 }
 
-/**
- * The inverse: vapour pressure over gel of this loading.
- * @param loadingGPerG 0 ≤ q < q_m
- * @returns Pa; rises without bound towards q_m
- */
-export const silicaVapourPressurePa = (
-  gel: TothConstants,
-  at: { loadingGPerG: GramsPerGram; temperatureC: Celsius },
-): Pascal => linearisedLoading(gel, at.loadingGPerG) / henryConstantPerPa(gel, at.temperatureC)
-
 /** K·p as a function of q: q / [1 − (q/q_m)^t]^(1/t). Held finite near q_m, where the solver may overshoot by a step. */
-export function linearisedLoading(gel: TothConstants, loadingGPerG: GramsPerGram): number {
+function linearisedLoading(gel: TothConstants, loadingGPerG: GramsPerGram): number {
   const share = Math.min(loadingGPerG / gel.monolayerLoadingGPerG, NEARLY_FULL)
   return loadingGPerG / (1 - evenPower(share, gel.exponent)) ** (1 / gel.exponent)
 }
 
 /** d(K·p)/dq, for the solver's Jacobian. */
-export function linearisedLoadingSlope(gel: TothConstants, loadingGPerG: GramsPerGram): number {
+function linearisedLoadingSlope(gel: TothConstants, loadingGPerG: GramsPerGram): number {
   const share = Math.min(loadingGPerG / gel.monolayerLoadingGPerG, NEARLY_FULL)
   return (1 - evenPower(share, gel.exponent)) ** (-1 / gel.exponent - 1)
 }
 
 const NEARLY_FULL = 0.999
+
+/** Silica gel as a sorbent: the curve is K·p over loading. */
+export function silicaSorbent(name: string, gel: TothConstants): Sorbent {
+  const curve = {
+    valueAt: (loadingGPerG: GramsPerGram) => linearisedLoading(gel, loadingGPerG),
+    slopeAt: (loadingGPerG: GramsPerGram) => linearisedLoadingSlope(gel, loadingGPerG),
+  }
+  return {
+    name,
+    source: 'Ng et al. 2001, Tóth isotherm (from memory)',
+    provenance: 'source',
+    measuredC: [30, 65],
+    mostGPerG: gel.monolayerLoadingGPerG,
+    curveAt: () => curve,
+    perUnitGPerL: temperatureC =>
+      perLitreFromPerCubicMetre(vapourDensityGPerM3({ vapourPressurePa: 1, temperatureC })) /
+      henryConstantPerPa(gel, temperatureC),
+    loadingAtUnit: unit => tothLoadingGPerG(gel, unit),
+  }
+}

@@ -1,8 +1,10 @@
 import { secondsFromDays } from '#units/time.ts'
 import { simulate } from '../network/simulate.ts'
-import { drawSurroundings, futureNetwork, HORIZON_S } from './box-network.ts'
-import type { BoxFacts } from './facts.ts'
-import { ENSEMBLE_TOLERANCES, type Draw } from './posterior.ts'
+import { boxNetwork } from '../assemble/box-network.ts'
+import type { BoxFacts } from '../evidence/facts.ts'
+import type { StandingDraw } from './forecast.ts'
+import { futureModel, historyNetwork, HORIZON_S } from './model-of-draw.ts'
+import { ENSEMBLE_TOLERANCES } from './posterior.ts'
 import type { BoxReport, Curve } from './report.ts'
 import { evenPicks, spreadOf } from './weighted.ts'
 
@@ -14,7 +16,7 @@ const PAST_DRAWS = 40
 /** RH from the first entry to now: the 10, 50 and 90 % points of the draws. */
 export function pastCurve(
   facts: BoxFacts,
-  draws: readonly Draw[],
+  draws: readonly StandingDraw[],
   weights: ArrayLike<number>,
   datesS: ArrayLike<number>,
 ): BoxReport['past'] {
@@ -24,7 +26,7 @@ export function pastCurve(
   )
   const runs = evenPicks(datesS, weights, PAST_DRAWS).map(pick => {
     const draw = draws[pick]!
-    const network = { ...draw.network, surroundings: drawSurroundings(facts, draw.values) }
+    const network = historyNetwork(facts, draw.model)
     return simulate(network, { fromS: facts.fromS, toS: facts.nowS, outputS: atS }, ENSEMBLE_TOLERANCES)
       .airRhPercent
   })
@@ -46,7 +48,7 @@ export function pastCurve(
 /** How it may go: draws at even steps of the date at which they leave the target. */
 export function futureCurves(
   facts: BoxFacts,
-  draws: readonly Draw[],
+  draws: readonly StandingDraw[],
   weights: ArrayLike<number>,
   datesS: ArrayLike<number>,
   lateS: number,
@@ -59,7 +61,7 @@ export function futureCurves(
   return evenPicks(datesS, weights, FUTURE_CURVES).map(pick => {
     const draw = draws[pick]!
     const run = simulate(
-      futureNetwork(facts, draw.network, draw.waterNowG),
+      boxNetwork(futureModel(draw), { fromS: facts.nowS, toS: atS.at(-1)! }, 0),
       { fromS: facts.nowS, toS: atS.at(-1)!, outputS: atS },
       ENSEMBLE_TOLERANCES,
     )

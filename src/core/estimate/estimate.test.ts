@@ -1,13 +1,13 @@
 import { describe, expect, test } from '@jest/globals'
 import { simulate } from '../network/simulate.ts'
-import { drawSurroundings, historyNetwork } from './box-network.ts'
+import { historyNetwork, modelOfDraw } from './model-of-draw.ts'
 import { chiSquareLimit } from './contradiction.ts'
-import type { BoxFacts } from './facts.ts'
-import { chargeRhAtTargetPercent, greatestLeakLPerH, steadyRhPercent } from './floor.ts'
+import type { BoxFacts } from '../evidence/facts.ts'
+import { chargeRhAtTargetPercent, greatestLeakLPerH, steadyRhPercent } from '../container/steady.ts'
 import { logLikelihood, observationsOf } from './likelihood.ts'
 import { seededRandom } from './random.ts'
 import { reckonBox, reckonGrams } from './reckon.ts'
-import { syntheticBox } from './synthetic-box.ts'
+import { syntheticBox } from '#testing/synthetic-box.ts'
 import { drawValues, unknownsOf } from './unknowns.ts'
 import { evenPicks, weightedCorrelationSquared, weightedQuantile } from './weighted.ts'
 
@@ -140,15 +140,16 @@ test('the history of random boxes closes its books to 1e-9 of what moved', () =>
         i === 0 ? { ...spool, inS: facts.fromS + 20 * DAY, cardboardG: 210 } : spool,
       ),
     }
-    const surroundings = drawSurroundings(eventful, truth)
-    const run = simulate(historyNetwork(eventful, { ...truth, residueGPerG: 0.01 }, surroundings), {
+    const network = historyNetwork(eventful, modelOfDraw(eventful, { ...truth, residueGPerG: 0.01 }))
+    const run = simulate(network, {
       fromS: facts.fromS,
       toS: facts.nowS,
       outputS: [facts.nowS],
     })
     expect(run.outcome).toBe('finished')
     expect(Math.abs(run.closureG)).toBeLessThan(1e-9 * run.movedG)
-    expect(run.eventWaterG['renewal']).toBeLessThan(0)
+    const renewal = network.events.findIndex(event => event.kind === 'setWater')
+    expect(run.eventWaterG[renewal]).toBeLessThan(0)
   }
 })
 

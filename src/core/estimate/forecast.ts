@@ -1,8 +1,9 @@
 import type { Seconds } from '#units/quantity.ts'
 import { secondsFromDays } from '#units/time.ts'
-import { simulate } from '../network/simulate.ts'
-import { futureNetwork, HORIZON_S } from './box-network.ts'
-import type { BoxFacts } from './facts.ts'
+import { firstAbove } from '../ask/first-above.ts'
+import type { BoxState } from '../assemble/state.ts'
+import type { BoxFacts } from '../evidence/facts.ts'
+import { futureModel, HORIZON_S } from './model-of-draw.ts'
 import { effectiveCount, ENSEMBLE_TOLERANCES, type Draw, type Posterior } from './posterior.ts'
 import {
   spreadOf,
@@ -24,35 +25,68 @@ export interface LeaveDates {
   readonly beyondHorizon: { readonly early: boolean; readonly middle: boolean; readonly late: boolean }
 }
 
-/** When a draw, going on from now, first stands above the target; the horizon's end if it never does; without the spools named, if any. */
+/**
+ * When a draw, going on from now, first stands above the target; the horizon's end if it never does.
+ * @param without spools taken out now
+ * @returns NaN where the run did not finish: that is neither a date nor "never"
+ */
 export function leavesAtS(
-  facts: BoxFacts,
-  draw: Draw,
+  facts: Pick<BoxFacts, 'nowS'>,
+  draw: Pick<StandingDraw, 'model' | 'now' | 'airRhNowPercent'>,
   targetRhPercent: number,
   without: readonly string[] = [],
 ): Seconds {
-  const endS = facts.nowS + HORIZON_S
   const over = draw.airRhNowPercent > targetRhPercent
-  const fromS = over ? facts.nowS + GRACE_S : facts.nowS
-  const run = simulate(
-    futureNetwork(facts, draw.network, draw.waterNowG, without),
-    { fromS: facts.nowS, toS: endS, outputS: [], stopAbove: { rhPercent: targetRhPercent, fromS } },
+  const graceS = over ? GRACE_S : 0
+  const passing = firstAbove(
+    futureModel(draw, without),
+    targetRhPercent,
+    { fromS: facts.nowS, toS: facts.nowS + HORIZON_S, settleS: graceS },
     ENSEMBLE_TOLERANCES,
   )
-  if (run.crossedAtS === null) return endS
-  return over && run.crossedAtS <= fromS + 1 ? facts.nowS : run.crossedAtS
+  switch (passing.ends) {
+    case 'holds':
+      return facts.nowS + HORIZON_S
+    case 'unfinished':
+      return Number.NaN
+    case 'passes':
+      return over && passing.atS <= facts.nowS + graceS + 1 ? facts.nowS : passing.atS
+  }
 }
 
+/** A draw whose history ran to its end. */
+export type StandingDraw = Draw & { readonly now: BoxState }
+
 /** Draws that carry weight, their weights made to sum to 1 again. */
-export function weightyDraws(posterior: Posterior): { draws: Draw[]; weights: Float64Array } {
+export function weightyDraws(posterior: Posterior): { draws: StandingDraw[]; weights: Float64Array } {
   const top = Math.max(...posterior.weights)
   const kept = posterior.draws
     .map((draw, i) => ({ draw, weight: posterior.weights[i]! }))
-    .filter(({ weight, draw }) => weight >= LIGHT * top && Number.isFinite(draw.airRhNowPercent))
+    .filter(
+      (item): item is { draw: StandingDraw; weight: number } =>
+        item.weight >= LIGHT * top && item.draw.now !== null,
+    )
   const sum = kept.reduce((total, { weight }) => total + weight, 0)
   return {
     draws: kept.map(({ draw }) => draw),
     weights: Float64Array.from(kept, ({ weight }) => weight / sum),
+  }
+}
+
+/** Draws with the date each gives, without those whose run did not finish; weights sum to 1 again. */
+export function datedDraws(
+  draws: readonly StandingDraw[],
+  weights: ArrayLike<number>,
+  dateOf: (draw: StandingDraw) => Seconds,
+): { draws: StandingDraw[]; weights: Float64Array; datesS: Seconds[]; unfinished: number } {
+  const all = draws.map((draw, i) => ({ draw, weight: weights[i]!, dateS: dateOf(draw) }))
+  const dated = all.filter(item => !Number.isNaN(item.dateS))
+  const sum = dated.reduce((total, item) => total + item.weight, 0)
+  return {
+    draws: dated.map(item => item.draw),
+    weights: Float64Array.from(dated, item => item.weight / sum),
+    datesS: dated.map(item => item.dateS),
+    unfinished: all.length - dated.length,
   }
 }
 

@@ -1,15 +1,11 @@
-import type { Grams, Seconds } from '#units/quantity.ts'
-import { simulate } from '../network/simulate.ts'
-import { waterAtRhG } from '../network/water-store.ts'
-import {
-  chargeConductanceLPerH,
-  chargeStore,
-  freshLoadingGPerG,
-  futureNetwork,
-  isPresent,
-} from './box-network.ts'
-import type { BoxFacts, ChargeFacts } from './facts.ts'
-import { ENSEMBLE_TOLERANCES, type Draw } from './posterior.ts'
+import type { Grams } from '#units/quantity.ts'
+import { secondsFromDays } from '#units/time.ts'
+import { leastGrams } from '../ask/least-grams.ts'
+import type { BoxFacts } from '../evidence/facts.ts'
+import { ALWAYS, isPresent, type BoxModel, type ChargeModel } from '../model/box-model.ts'
+import type { StandingDraw } from './forecast.ts'
+import { freshLoadingGPerG, futureModel } from './model-of-draw.ts'
+import { ENSEMBLE_TOLERANCES } from './posterior.ts'
 import { evenPicks, weightedQuantile } from './weighted.ts'
 
 const MOST_G = 1500
@@ -40,80 +36,41 @@ export interface GramsWanted {
   readonly perDraw: readonly Grams[]
 }
 
-/** Whether a fresh charge of this size keeps a draw below the target until then. */
-function holds(
-  facts: BoxFacts,
-  draw: Draw,
-  charge: ChargeFacts,
-  remedy: Remedy,
-  grams: Grams,
-  untilS: Seconds,
-): boolean {
-  const future = futureNetwork(facts, draw.network, draw.waterNowG)
-  const node = draw.network.nodeOfCharge[charge.id]!
-  const surroundings = future.surroundings
-  const point = { temperatureC: 0, vapourDensityGPerL: 0 }
-  surroundings.at(facts.nowS, point)
-  const loading = freshLoadingGPerG(charge, draw.values, surroundings, facts.nowS)
-  const store = { ...chargeStore(charge, draw.values), dryMassG: grams }
-  const spoolNodes = new Set([
-    ...Object.values(draw.network.nodeOfSpool),
-    ...Object.values(draw.network.nodeOfBoard),
-  ])
-  // every other charge comes out: one fresh charge of this size does the work
-  const others = new Set(
-    Object.entries(draw.network.nodeOfCharge)
-      .filter(([id]) => id !== charge.id)
-      .map(([, index]) => index),
-  )
-  // more beads of the same holder lie in more of them: the way in grows with the mass
-  const holderLPerH =
-    chargeConductanceLPerH(charge, draw.values) * Math.max(1, grams / charge.dryMassG) ** (2 / 3)
-  const network = {
-    ...future,
-    nodes: future.nodes.map((item, i) => {
-      if (i === node) return { ...item, store, initialWaterG: loading * grams * store.capacityFactor }
-      if (spoolNodes.has(i) && remedy.spoolsRhPercent !== undefined) {
-        const dryG = waterAtRhG(item.store, remedy.spoolsRhPercent, point.temperatureC)
-        return { ...item, initialWaterG: Math.min(item.initialWaterG, dryG) }
-      }
-      return item
-    }),
-    links: future.links.map(link => {
-      if (link.path === 'lid' && remedy.leakLPerH !== undefined)
-        return { ...link, conductanceLPerH: Math.min(link.conductanceLPerH, remedy.leakLPerH) }
-      if (link.a === node) return { ...link, conductanceLPerH: holderLPerH }
-      return others.has(link.a) ? { ...link, conductanceLPerH: 0 } : link
-    }),
+/** The box from now on with a remedy done, as a draw has it. */
+function remedied(draw: StandingDraw, remedy: Remedy): BoxModel {
+  const model = futureModel(draw)
+  const { spoolsRhPercent, leakLPerH } = remedy
+  return {
+    ...model,
+    inlets: model.inlets.map(inlet =>
+      inlet.by === 'lid' && leakLPerH !== undefined
+        ? { ...inlet, conductanceLPerH: Math.min(inlet.conductanceLPerH, leakLPerH) }
+        : inlet,
+    ),
+    spools:
+      spoolsRhPercent === undefined
+        ? model.spools
+        : model.spools.map(spool => ({
+            ...spool,
+            wetRhPercent: Math.min(spool.wetRhPercent as number, spoolsRhPercent),
+            ...(spool.boardRhPercent === undefined
+              ? {}
+              : { boardRhPercent: Math.min(spool.boardRhPercent, spoolsRhPercent) }),
+          })),
   }
-  // damp spools and board keep the air up for a while, whatever the beads: what counts is that it comes down and stays
-  const fromS = facts.nowS + SETTLES_S
-  const run = simulate(
-    network,
-    { fromS: facts.nowS, toS: untilS, outputS: [], stopAbove: { rhPercent: facts.targetRhPercent!, fromS } },
-    ENSEMBLE_TOLERANCES,
-  )
-  return run.outcome === 'finished'
 }
-const SETTLES_S = 7 * 86_400
+/** Damp spools and board keep the air up for a while, whatever the beads: what counts is that it comes down and stays. */
+const SETTLES_S = secondsFromDays(7)
 
-/** Root finding on the network: the least grams with which this draw holds. Halving in ln(grams), to 3 %. */
-function leastGrams(
-  facts: BoxFacts,
-  draw: Draw,
-  charge: ChargeFacts,
-  remedy: Remedy,
-  untilS: Seconds,
-): Grams {
-  let low = Math.log(5)
-  let high = Math.log(MOST_G)
-  if (!holds(facts, draw, charge, remedy, MOST_G, untilS)) return MOST_G
-  while (high - low > 0.03) {
-    const middle = (low + high) / 2
-    if (holds(facts, draw, charge, remedy, Math.exp(middle), untilS)) high = middle
-    else low = middle
+/** A charge of these beads fresh from the usual heating, put in now. */
+function freshCharge(facts: BoxFacts, draw: StandingDraw, index: number): ChargeModel {
+  const charge = draw.model.charges[index]!
+  return {
+    ...charge,
+    ...ALWAYS,
+    renewals: [],
+    loadingGPerG: freshLoadingGPerG(facts.charges[index]!, draw.values, draw.model.surroundings, facts.nowS),
   }
-  return Math.exp(high)
 }
 
 /**
@@ -123,23 +80,33 @@ function leastGrams(
  */
 export function gramsWanted(
   facts: BoxFacts,
-  draws: readonly Draw[],
+  draws: readonly StandingDraw[],
   weights: ArrayLike<number>,
   datesS: ArrayLike<number>,
   remedy: Remedy,
   weeks: number,
   shouldStop?: () => boolean,
 ): GramsWanted | null {
-  const charge = [...facts.charges].reverse().find(item => isPresent(item, facts.nowS))
-  if (!charge || facts.targetRhPercent === null) return null
-  const picks = evenPicks(datesS, weights, DRAWS)
+  const index = facts.charges.findLastIndex(item => isPresent(item, facts.nowS))
+  const limitRhPercent = facts.targetRhPercent
+  if (index < 0 || limitRhPercent === null) return null
+  const span = { fromS: facts.nowS, toS: facts.nowS + secondsFromDays(7 * weeks), settleS: SETTLES_S }
   const perDraw: number[] = []
-  for (const pick of picks) {
+  for (const pick of evenPicks(datesS, weights, DRAWS)) {
     if (shouldStop?.()) return null
-    perDraw.push(leastGrams(facts, draws[pick]!, charge, remedy, facts.nowS + weeks * 7 * 86_400))
+    const draw = draws[pick]!
+    const sizing = leastGrams(
+      remedied(draw, remedy),
+      { charge: freshCharge(facts, draw, index), limitRhPercent, span, mostG: MOST_G, ratio: SEARCH_RATIO },
+      ENSEMBLE_TOLERANCES,
+    )
+    // a run that broke off says nothing: it is left out, not read as one answer or the other
+    if (sizing.ends !== 'unfinished') perDraw.push(sizing.ends === 'found' ? sizing.grams : MOST_G)
   }
+  if (perDraw.length === 0) return null
   perDraw.sort((a, b) => a - b)
   const even = perDraw.map(() => 1 / perDraw.length)
   const grams = weightedQuantile(perDraw, even, SURE)
   return { remedy: remedy.id, weeks, grams: grams >= MOST_G ? null : grams, perDraw }
 }
+const SEARCH_RATIO = 1.03

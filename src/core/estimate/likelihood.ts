@@ -1,7 +1,6 @@
-import { DESICCANTS } from '../desiccant/catalogue.ts'
-import { rhAtConstantLoadingPercent } from '../desiccant/constant-loading.ts'
 import { normalCdf } from '../normal.ts'
-import type { BoxFacts } from './facts.ts'
+import { rhAtConstantLoadingPercent, type Sorbent } from '../sorbent/sorbent.ts'
+import type { BoxFacts } from '../evidence/facts.ts'
 import { OFFSET_SHARE } from './unknowns.ts'
 
 /** What the lumped model itself may miss a reading by, % RH, one standard deviation. */
@@ -16,7 +15,8 @@ export interface Observation {
   readonly sigma: number
   /** A display at its floor says "at most this". */
   readonly censored: boolean
-  readonly chargeId: string | null
+  /** Of the charge weighed, in the facts' order; null for a reading. */
+  readonly charge: number | null
   readonly temperatureC: number
 }
 
@@ -33,10 +33,10 @@ export function observationsOf(facts: BoxFacts): Observation[] {
       value: reading.relativeHumidityPercent,
       sigma: readingSigma,
       censored: reading.relativeHumidityPercent <= facts.hygrometer.floorPercentRh,
-      chargeId: null,
+      charge: null,
       temperatureC: reading.temperatureC,
     }))
-  for (const charge of facts.charges)
+  facts.charges.forEach((charge, index) => {
     for (const weighing of charge.weighings)
       if (weighing.atS <= facts.nowS)
         list.push({
@@ -46,15 +46,21 @@ export function observationsOf(facts: BoxFacts): Observation[] {
           value: weighing.waterG,
           sigma: weighing.sigmaG,
           censored: false,
-          chargeId: charge.id,
+          charge: index,
           temperatureC: 0,
         })
+  })
   return list.sort((a, b) => a.atS - b.atS)
 }
 
-/** The model's RH carried to the temperature the display showed, at the beads' constant loading. */
-export const atReadingTemperature = (rhPercent: number, modelC: number, readingC: number): number =>
-  rhAtConstantLoadingPercent(DESICCANTS['silica-a'].gel, {
+/** The model's RH carried to the temperature the display showed, at the constant loading of what buffers the air. */
+export const atReadingTemperature = (
+  buffer: Sorbent,
+  rhPercent: number,
+  modelC: number,
+  readingC: number,
+): number =>
+  rhAtConstantLoadingPercent(buffer, {
     relativeHumidityPercent: rhPercent,
     fromTemperatureC: modelC,
     toTemperatureC: readingC,

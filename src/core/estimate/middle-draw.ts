@@ -1,4 +1,4 @@
-import type { Draw } from './posterior.ts'
+import type { StandingDraw } from './forecast.ts'
 import { spreadOf } from './weighted.ts'
 
 /**
@@ -6,14 +6,14 @@ import { spreadOf } from './weighted.ts'
  * of what is shown: leak, water in the charge, RH now, and the date the target is left, each measured in its spread.
  */
 export function middleDraw(
-  draws: readonly Draw[],
+  draws: readonly StandingDraw[],
   weights: ArrayLike<number>,
   datesS: readonly number[],
-  chargeId: string | undefined,
-): Draw {
+  charge: number | null,
+): StandingDraw {
   const columns = [
     draws.map(draw => Math.log(draw.values.leakLPerH)),
-    draws.map(draw => (chargeId === undefined ? 0 : draw.waterNowG[draw.network.nodeOfCharge[chargeId]!]!)),
+    draws.map(draw => (charge === null ? 0 : draw.now.chargesG[charge]!)),
     draws.map(draw => draw.airRhNowPercent),
     datesS,
   ]

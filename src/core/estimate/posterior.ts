@@ -1,6 +1,9 @@
 import { simulate } from '../network/simulate.ts'
-import { drawSurroundings, historyNetwork, type BoxNetwork } from './box-network.ts'
-import type { BoxFacts } from './facts.ts'
+import { stateAt, type BoxState } from '../assemble/state.ts'
+import type { BoxFacts } from '../evidence/facts.ts'
+import type { BoxModel } from '../model/box-model.ts'
+import { bufferAt } from './buffer.ts'
+import { historyNetwork, modelOfDraw } from './model-of-draw.ts'
 import { atReadingTemperature, logLikelihood, type Observation } from './likelihood.ts'
 import {
   drawFrom,
@@ -18,11 +21,11 @@ import { drawValues, type DrawValues, type Unknown } from './unknowns.ts'
 export interface Draw {
   readonly z: Float64Array
   readonly values: DrawValues
-  readonly network: BoxNetwork
+  readonly model: BoxModel
   /** What each observation would have been. */
   readonly predicted: Float64Array
-  /** Water in each node now, g. */
-  readonly waterNowG: Float64Array
+  /** How the box stands now; null where the run did not get that far. */
+  readonly now: BoxState | null
   readonly airRhNowPercent: number
   readonly logLikelihood: number
 }
@@ -60,8 +63,9 @@ export function runDraw(
   z: Float64Array,
 ): Draw {
   const values = drawValues(facts, unknowns, z)
-  const surroundings = drawSurroundings(facts, values)
-  const network = historyNetwork(facts, values, surroundings)
+  const model = modelOfDraw(facts, values)
+  const { surroundings } = model
+  const network = historyNetwork(facts, model)
   const outputS = [...observations.map(observation => observation.atS), facts.nowS]
   const run = simulate(network, { fromS: facts.fromS, toS: facts.nowS, outputS }, ENSEMBLE_TOLERANCES)
   const nodes = network.nodes.length
@@ -70,12 +74,18 @@ export function runDraw(
   const predicted = Float64Array.from(observations, (observation, i) => {
     // a run that broke off answers for nothing: such a draw must not win
     if (i >= reached) return Number.MAX_SAFE_INTEGER
-    if (observation.kind === 'weighing')
-      return run.waterG[i * nodes + network.nodeOfCharge[observation.chargeId!]!]!
+    if (observation.charge !== null) {
+      const node = network.chargeNodes[observation.charge]!
+      return node === null ? 0 : run.waterG[i * nodes + node]!
+    }
     surroundings.at(observation.atS, point)
     return (
-      atReadingTemperature(run.airRhPercent[i]!, point.temperatureC, observation.temperatureC) +
-      values.offsetRhPercent
+      atReadingTemperature(
+        bufferAt(model, observation.atS),
+        run.airRhPercent[i]!,
+        point.temperatureC,
+        observation.temperatureC,
+      ) + values.offsetRhPercent
     )
   })
   const last = outputS.length - 1
@@ -83,11 +93,9 @@ export function runDraw(
   return {
     z,
     values,
-    network,
+    model,
     predicted,
-    waterNowG: complete
-      ? run.waterG.slice(last * nodes, (last + 1) * nodes)
-      : Float64Array.from(network.nodes, node => node.initialWaterG),
+    now: complete ? stateAt(model, network, run.waterG, facts.nowS, last * nodes) : null,
     airRhNowPercent: complete ? run.airRhPercent[last]! : Number.NaN,
     logLikelihood: complete ? logLikelihood(observations, predicted) : -Infinity,
   }

@@ -2,13 +2,14 @@ import { percentFromFraction } from '#units/ratio.ts'
 import { secondsFromDays } from '#units/time.ts'
 import { perCubicMetreFromPerLitre } from '#units/volume.ts'
 import { saturationDensityGPerL } from '../air/vapour.ts'
-import { floorOf } from './box-floor.ts'
-import { HORIZON_S, isPresent } from './box-network.ts'
+import type { BoxFacts } from '../evidence/facts.ts'
+import { isPresent } from '../model/box-model.ts'
 import { findContradiction } from './contradiction.ts'
 import { futureCurves, pastCurve } from './curves.ts'
-import type { BoxFacts } from './facts.ts'
+import { floorOf } from './floor.ts'
 import {
   causesOfWidth,
+  datedDraws,
   leaveDates,
   leavesAtS,
   sharesOfDates,
@@ -19,6 +20,7 @@ import {
 import { gramsWanted, REMEDIES, type GramsWanted } from './grams-wanted.ts'
 import { observationsOf } from './likelihood.ts'
 import { middleDraw } from './middle-draw.ts'
+import { HORIZON_S } from './model-of-draw.ts'
 import { samplePosterior } from './posterior.ts'
 import { seededRandom } from './random.ts'
 import type { BoxReport } from './report.ts'
@@ -65,23 +67,19 @@ function reckonWithDraws(facts: BoxFacts, options: ReportOptions) {
     enoughEffectiveDraws: 80,
     ...(options.shouldStop ? { shouldStop: options.shouldStop } : {}),
   })
-  const { draws, weights } = weightyDraws(posterior)
+  const standing = weightyDraws(posterior)
   const target = facts.targetRhPercent
-  const datesS = draws.map(draw =>
+  const { draws, weights, datesS, unfinished } = datedDraws(standing.draws, standing.weights, draw =>
     target === null ? facts.nowS + HORIZON_S : leavesAtS(facts, draw, target),
   )
-  const middle = middleDraw(
-    draws,
-    weights,
-    datesS,
-    facts.charges.find(charge => isPresent(charge, facts.nowS))?.id,
-  )
+  if (draws.length === 0) throw new Error('No run of this box came to its end.')
+  const middle = middleDraw(draws, weights, datesS, firstPresent(facts))
   const point = { temperatureC: 0, vapourDensityGPerL: 0 }
-  middle.network.surroundings.at(facts.nowS, point)
+  middle.model.surroundings.at(facts.nowS, point)
   const temperatureC = point.temperatureC
   const saturation = saturationDensityGPerL(temperatureC)
   const roomRhPercent = percentFromFraction(point.vapourDensityGPerL / saturation)
-  const streams = streamsNow(facts, middle, temperatureC, point.vapourDensityGPerL)
+  const streams = streamsNow(middle, temperatureC, point.vapourDensityGPerL)
   const leaves =
     target === null
       ? null
@@ -96,6 +94,7 @@ function reckonWithDraws(facts: BoxFacts, options: ReportOptions) {
     rounds: posterior.rounds,
     effectiveDraws: posterior.effectiveDraws,
     likelihoodPower: posterior.likelihoodPower,
+    unfinishedDraws: unfinished,
     contradiction: findContradiction(posterior, observations, unknowns),
     leaves,
     strictest: strictestCost(facts, draws, weights),
@@ -133,4 +132,10 @@ function reckonWithDraws(facts: BoxFacts, options: ReportOptions) {
     ],
   }
   return { report, draws, weights, datesS }
+}
+
+/** The charge that has been inside longest, in the facts' order. */
+function firstPresent(facts: BoxFacts): number | null {
+  const index = facts.charges.findIndex(charge => isPresent(charge, facts.nowS))
+  return index < 0 ? null : index
 }

@@ -1,12 +1,11 @@
 import { MATERIALS } from '../filament/catalogue.ts'
 import { describe, expect, test } from '@jest/globals'
-import { silicaLoadingGPerG } from '../desiccant/silica-gel.ts'
 import { DESICCANTS } from '../desiccant/catalogue.ts'
-import { vapourPressureOfRhPa } from '../air/vapour.ts'
-import type { BoxFacts } from './facts.ts'
+import { loadingAtRhGPerG } from '../sorbent/sorbent.ts'
+import type { BoxFacts } from '../evidence/facts.ts'
 import { seededRandom } from './random.ts'
 import { reckonBox } from './reckon.ts'
-import { syntheticBox } from './synthetic-box.ts'
+import { syntheticBox } from '#testing/synthetic-box.ts'
 
 const DAY = 86_400
 const { facts } = syntheticBox(seededRandom(31 * 7919), 90, 6)
@@ -50,11 +49,8 @@ describe('the figures of one page agree with each other', () => {
   test('the notch lies on the isotherm, below the target by what the leak costs', () => {
     const [charge] = report.charges
     expect(charge!.notchRhPercent).toBeLessThan(facts.targetRhPercent!)
-    const loading = silicaLoadingGPerG(DESICCANTS['silica-a'].gel, {
-      vapourPressurePa: vapourPressureOfRhPa({
-        relativeHumidityPercent: charge!.notchRhPercent!,
-        temperatureC: report.temperatureC,
-      }),
+    const loading = loadingAtRhGPerG(DESICCANTS['silica-a'].sorbent, {
+      relativeHumidityPercent: charge!.notchRhPercent!,
       temperatureC: report.temperatureC,
     })
     expect(charge!.notchLoadingGPerG).toBeCloseTo(loading, 9)

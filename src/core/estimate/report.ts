@@ -1,3 +1,4 @@
+import type { Way } from '../model/box-model.ts'
 import type { Contradiction } from './contradiction.ts'
 import type { LeaveDates, SharesOfDates, Worth } from './forecast.ts'
 import type { DrawValues } from './unknowns.ts'
@@ -5,7 +6,7 @@ import type { Spread } from './weighted.ts'
 
 /** One way water takes, in the middle draw: G·(c_from − c_to). */
 export interface Stream {
-  readonly path: string
+  readonly way: Way
   readonly conductanceLPerH: number
   readonly fromGPerM3: number
   readonly toGPerM3: number
@@ -56,6 +57,8 @@ export interface BoxReport {
   readonly draws: number
   readonly rounds: number
   readonly effectiveDraws: number
+  /** Draws whose run into the future did not finish: they are in none of the dates. */
+  readonly unfinishedDraws: number
   /** 1, or less where the readings had to be softened for enough draws to count. */
   readonly likelihoodPower: number
   readonly contradiction: Contradiction | null

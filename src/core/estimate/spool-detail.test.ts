@@ -3,7 +3,7 @@ import { outerTurnsAnswer, passingAnswer } from '../answers/box-answers.ts'
 import { reckonBox } from './reckon.ts'
 import { seededRandom } from './random.ts'
 import { spoolDetails } from './spool-detail.ts'
-import { syntheticBox } from './synthetic-box.ts'
+import { syntheticBox } from '#testing/synthetic-box.ts'
 
 test('spools looked at ring by ring agree with the lumped spool in the mean, and last less in the open than inside', () => {
   const { facts } = syntheticBox(seededRandom(77), 60, 6)

@@ -5,9 +5,10 @@ import { saturationDensityGPerL } from '../air/vapour.ts'
 import { ringRhPercent, spoolMoisture } from '../filament/rings.ts'
 import { equilibriumMoisturePercent } from '../filament/sorption.ts'
 import { simulate } from '../network/simulate.ts'
-import { steadyAir, timeToLimit, TIME_RINGS, type TimeToLimit } from '../questions/spool-time.ts'
-import { drawSurroundings, historyNetwork, isPresent } from './box-network.ts'
-import type { BoxFacts, SpoolFacts } from './facts.ts'
+import { steadyAir, timeToLimit, TIME_RINGS, type TimeToLimit } from '../ask/spool-time.ts'
+import type { BoxFacts, SpoolFacts } from '../evidence/facts.ts'
+import { isPresent } from '../model/box-model.ts'
+import { historyNetwork, modelOfDraw } from './model-of-draw.ts'
 import { ENSEMBLE_TOLERANCES } from './posterior.ts'
 import type { DrawValues } from './unknowns.ts'
 import { spreadOf, type Spread } from './weighted.ts'
@@ -40,14 +41,14 @@ const LOOKS_AHEAD_S = secondsFromDays(200)
  */
 export function spoolDetails(facts: BoxFacts, draws: readonly DrawValues[]): SpoolDetail[] {
   const runs = draws.flatMap(values => {
-    const surroundings = drawSurroundings(facts, values)
-    const network = historyNetwork(facts, values, surroundings, TIME_RINGS)
+    const model = modelOfDraw(facts, values)
+    const network = historyNetwork(facts, model, TIME_RINGS)
     const run = simulate(
       network,
       { fromS: facts.fromS, toS: facts.nowS, outputS: [facts.nowS] },
       ENSEMBLE_TOLERANCES,
     )
-    return run.outcome === 'finished' ? [{ network, run, surroundings }] : []
+    return run.outcome === 'finished' ? [{ network, run, surroundings: model.surroundings }] : []
   })
   const [middle] = runs
   if (!middle) return []
@@ -58,10 +59,12 @@ export function spoolDetails(facts: BoxFacts, draws: readonly DrawValues[]): Spo
   const boxRhPercent = middle.run.airRhPercent[0]!
   const even = Float64Array.from(runs, () => 1 / runs.length)
   return facts.spools
-    .filter(spool => isPresent(spool, facts.nowS))
-    .map(spool => {
-      const moistures = runs.map(({ network, run }) => spoolMoisture(network.layouts[spool.id]!, run.waterG))
-      const layout = middle.network.layouts[spool.id]!
+    .map((spool, place) => ({ spool, place }))
+    .filter(({ spool }) => isPresent(spool, facts.nowS) && spool.filamentG > 0)
+    .map(({ spool, place }) => {
+      const layoutOf = (network: typeof middle.network) => network.spoolPlaces[place]!.layout!
+      const moistures = runs.map(({ network, run }) => spoolMoisture(layoutOf(network), run.waterG))
+      const layout = layoutOf(middle.network)
       const now = moistures[0]!
       const { material } = spool
       const limitPercent = material.troubleAbovePercent

@@ -1,7 +1,6 @@
-import { isPresent } from './box-network.ts'
-import type { BoxFacts } from './facts.ts'
-import { leaveDates, leavesAtS, sharesOfDates } from './forecast.ts'
-import type { Draw } from './posterior.ts'
+import type { BoxFacts } from '../evidence/facts.ts'
+import { isPresent } from '../model/box-model.ts'
+import { datedDraws, leaveDates, leavesAtS, sharesOfDates, type StandingDraw } from './forecast.ts'
 import type { StrictestCost } from './report.ts'
 
 /**
@@ -10,7 +9,7 @@ import type { StrictestCost } from './report.ts'
  */
 export function strictestCost(
   facts: BoxFacts,
-  draws: readonly Draw[],
+  draws: readonly StandingDraw[],
   weights: ArrayLike<number>,
 ): StrictestCost | null {
   const strict = facts.targetRhPercent
@@ -21,11 +20,12 @@ export function strictestCost(
   if (others.length === 0) return null
   const spoolIds = inside.filter(spool => targetOf(spool) <= strict).map(spool => spool.id)
   const nextTargetRhPercent = Math.min(...others)
-  const datesS = draws.map(draw => leavesAtS(facts, draw, nextTargetRhPercent, spoolIds))
+  const dated = datedDraws(draws, weights, draw => leavesAtS(facts, draw, nextTargetRhPercent, spoolIds))
+  if (dated.draws.length === 0) return null
   return {
     spoolIds,
     nextTargetRhPercent,
-    leaves: leaveDates(datesS, weights, facts.nowS),
-    sharesOfDates: sharesOfDates(datesS, weights),
+    leaves: leaveDates(dated.datesS, dated.weights, facts.nowS),
+    sharesOfDates: sharesOfDates(dated.datesS, dated.weights),
   }
 }

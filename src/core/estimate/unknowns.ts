@@ -1,13 +1,13 @@
 import { normalCdf } from '../normal.ts'
-import { DESICCANTS } from '../desiccant/catalogue.ts'
 import { DEFAULT_SLIT_SHARE } from '../filament/winding.ts'
-import type { BoxFacts } from './facts.ts'
+import type { BoxFacts } from '../evidence/facts.ts'
 
 /** What one draw takes for true. */
 export interface DrawValues {
   readonly leakLPerH: number
   readonly massFactor: number
-  readonly capacityFactor: number
+  /** What its beads can hold, in standard deviations between makes. */
+  readonly capacityDeviations: number
   /** Loading of the first charge when it went in. */
   readonly firstLoadingGPerG: number
   /** Loading beyond the isotherm's that heating leaves. */
@@ -52,7 +52,7 @@ export function unknownsOf(facts: BoxFacts): Unknown[] {
   ]
   const first = facts.charges[0]
   if (first) {
-    if (first.massKnowledge === 'assumed')
+    if (facts.charges.some(charge => charge.massKnowledge === 'assumed'))
       list.push({ id: 'mass', name: 'how many beads there are', ask: 'how many beads there are' })
     list.push({ id: 'freshness', name: 'how fresh the beads were', ask: 'how fresh the beads were' })
     if (facts.charges.length > 1 || facts.charges.some(charge => charge.heatings.length > 0))
@@ -87,7 +87,7 @@ export function drawValues(facts: BoxFacts, unknowns: readonly Unknown[], z: Arr
   return {
     leakLPerH: Math.exp(between(Math.log(facts.leak.lowLPerH), Math.log(facts.leak.highLPerH), 'leak')),
     massFactor: Math.exp(UNTOLD_MASS_SPREAD * at('mass')),
-    capacityFactor: Math.exp((first ? DESICCANTS[first.kind].capacitySpread : 0) * at('capacity')),
+    capacityDeviations: at('capacity'),
     firstLoadingGPerG: first ? between(first.freshness.lowGPerG, first.freshness.highGPerG, 'freshness') : 0,
     laterShare: normalCdf(at('residue')),
     residueGPerG: between(LEAST_RESIDUE_G_PER_G, MOST_RESIDUE_G_PER_G, 'residue'),

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { MATERIALS } from './catalogue.ts'
-import { heldAtTarget } from './held-at-target.ts'
+import { heldAtTarget } from '../verdict/held-at-target.ts'
 import { MATERIAL_IDS } from './material.ts'
 import {
   activityOfMoisture,

@@ -11,7 +11,15 @@ import {
 import { simulate } from '../network/simulate.ts'
 import { MATERIALS } from './catalogue.ts'
 import type { Material } from './material.ts'
-import { addRings, lengthMassG, ringMassesG, spoolMoisture, voidShare, type RingedSpool } from './rings.ts'
+import {
+  addRings,
+  type SpoolWay,
+  lengthMassG,
+  ringMassesG,
+  spoolMoisture,
+  voidShare,
+  type RingedSpool,
+} from './rings.ts'
 import { moistureAtActivityPercent, sorptionIsotherm } from './sorption.ts'
 import { cylinderUptake } from './strand.ts'
 import { FLANGE_MM, USUAL_SPOOL, windingRadiusMm } from './winding.ts'
@@ -36,7 +44,9 @@ function inAir(of: RingedSpool, wetRh: number, airRh: number, outputS: ArrayLike
   const nodes: NetworkNode[] = [
     { id: 'air', store: { kind: 'air', volumeL: 1000 }, initialWaterG: (airRh / 100) * SAT * 1000 },
   ]
-  const links: NetworkLink[] = [{ path: 'air', a: 0, b: ROOM, conductanceLPerH: 1e8 }]
+  const links: NetworkLink<SpoolWay>[] = [
+    { way: { by: 'spool', id: 'x' }, a: 0, b: ROOM, conductanceLPerH: 1e8 },
+  ]
   const strands: StrandLink[] = []
   const layout = addRings(of, wetRh, T, { nodes, links, strands })
   const run = simulate(

@@ -33,6 +33,12 @@ export interface RingedSpool {
   readonly spacing?: 'graded' | 'even'
 }
 
+/** What the links of a spool lead through. */
+export interface SpoolWay {
+  readonly by: 'spool' | 'within'
+  readonly id: string
+}
+
 /** Where a spool's water stands in a network. */
 export interface SpoolLayout {
   readonly id: string
@@ -87,7 +93,7 @@ export function addRings(
   spool: RingedSpool,
   wetRhPercent: PercentRh | readonly PercentRh[],
   temperatureC: Celsius,
-  to: { nodes: NetworkNode[]; links: NetworkLink[]; strands: StrandLink[] },
+  to: { nodes: NetworkNode[]; links: { push(link: NetworkLink<SpoolWay>): number }; strands: StrandLink[] },
 ): SpoolLayout {
   const { material, size, rings } = spool
   const isotherm = sorptionIsotherm(material)
@@ -125,7 +131,7 @@ export function addRings(
     })
     const alongLPerH = alongRadius(parentRadiusM, centreM)
     to.links.push({
-      path: ring === 0 ? `spool:${spool.id}` : `within:${spool.id}`,
+      way: { by: ring === 0 ? 'spool' : 'within', id: spool.id },
       a: air,
       b: parent,
       conductanceLPerH: ring === 0 ? 1 / (1 / alongLPerH + 1 / filmLPerH) : alongLPerH,
@@ -133,7 +139,7 @@ export function addRings(
     })
     if (spool.flanges === 'spoked' && ring > 0)
       to.links.push({
-        path: `spool:${spool.id}`,
+        way: { by: 'spool', id: spool.id },
         a: air,
         b: 0,
         beside: true,
@@ -153,7 +159,10 @@ export function addRings(
         a: shell,
         b: outward,
         transferGPerH: transferNumber * perSecond * 3600 * massG,
-        isotherm,
+        surface: {
+          slopeAtZeroGPerG: fractionFromPercent(isotherm.slopeAtZeroPercent),
+          curvature: isotherm.curvature,
+        },
         activationKJPerMol: material.activationEnergyKJPerMol,
       })
       outward = shell
@@ -186,17 +195,20 @@ function ringWaterG(layout: SpoolLayout, waterG: ArrayLike<number>, ring: number
   return sum
 }
 
+/** Water in all the filament of a ringed spool, g. */
+export function spoolWaterG(layout: SpoolLayout, waterG: ArrayLike<number>, row = 0): Grams {
+  let sum = 0
+  for (let ring = 0; ring < layout.ringMassG.length; ring++) sum += ringWaterG(layout, waterG, ring, row)
+  return sum
+}
+
 /** Moisture of a ringed spool, wt %, from one row of a run's water. */
 export function spoolMoisture(layout: SpoolLayout, waterG: ArrayLike<number>, row = 0): SpoolMoisture {
   const rings = layout.ringMassG.length
-  let water = 0
   let mass = 0
-  for (let ring = 0; ring < rings; ring++) {
-    water += ringWaterG(layout, waterG, ring, row)
-    mass += layout.ringMassG[ring]!
-  }
+  for (let ring = 0; ring < rings; ring++) mass += layout.ringMassG[ring]!
   return {
-    meanPercent: percentFromFraction(water / mass),
+    meanPercent: percentFromFraction(spoolWaterG(layout, waterG, row) / mass),
     outerPercent: percentFromFraction(ringWaterG(layout, waterG, 0, row) / layout.ringMassG[0]!),
     corePercent: percentFromFraction(
       ringWaterG(layout, waterG, rings - 1, row) / layout.ringMassG[rings - 1]!,
@@ -209,8 +221,25 @@ export function ringRhPercent(
   layout: SpoolLayout,
   waterG: ArrayLike<number>,
   material: Pick<Material, 'moistureAt50Percent' | 'saturatedMoisturePercent'>,
+  row = 0,
 ): PercentRh[] {
   return Array.from(layout.ringMassG, (massG, ring) =>
-    rhHoldingMoisturePercent(material, percentFromFraction(ringWaterG(layout, waterG, ring) / massG)),
+    rhHoldingMoisturePercent(material, percentFromFraction(ringWaterG(layout, waterG, ring, row) / massG)),
   )
+}
+
+/** RH, %, that would hold the mean moisture of rings at these RHs. */
+export function meanRhOfRingsPercent(
+  spool: Omit<RingedSpool, 'rings'>,
+  rhPercent: readonly PercentRh[],
+): PercentRh {
+  const massesG = ringMassesG({ ...spool, rings: rhPercent.length })
+  const isotherm = sorptionIsotherm(spool.material)
+  const waterG = rhPercent.reduce(
+    (sum, rh, ring) =>
+      sum +
+      massesG[ring]! * fractionFromPercent(moistureAtActivityPercent(isotherm, fractionFromPercent(rh))),
+    0,
+  )
+  return rhHoldingMoisturePercent(spool.material, percentFromFraction(waterG / spool.filamentG))
 }

@@ -1,5 +1,7 @@
 import type { PercentRh, WeightPercent } from '#units/quantity.ts'
 import { fractionFromPercent, percentFromFraction } from '#units/ratio.ts'
+import { saturationDensityGPerL } from '../air/vapour.ts'
+import type { Sorbent } from '../sorbent/sorbent.ts'
 import type { Material } from './material.ts'
 
 /** Sorption isotherm c(a) = A·a / (1 − K²a²): GAB with C = 2, through the 50 % and the saturated value. */
@@ -49,3 +51,30 @@ export const rhHoldingMoisturePercent = (
   material: Pick<Material, 'moistureAt50Percent' | 'saturatedMoisturePercent'>,
   moisturePercent: WeightPercent,
 ): PercentRh => percentFromFraction(activityOfMoisture(sorptionIsotherm(material), moisturePercent))
+
+/** A filament as a sorbent: the curve is its activity over loading. */
+export function filamentSorbent(
+  material: Pick<Material, 'name' | 'moistureAt50Percent' | 'saturatedMoisturePercent' | 'provenance'>,
+): Sorbent {
+  const isotherm = sorptionIsotherm(material)
+  const { slopeAtZeroPercent: slope, curvature } = isotherm
+  const valueAt = (loadingGPerG: number) => activityOfMoisture(isotherm, percentFromFraction(loadingGPerG))
+  const curve = {
+    valueAt,
+    slopeAt(loadingGPerG: number) {
+      const bend = curvature * valueAt(loadingGPerG) ** 2
+      return percentFromFraction((1 - bend) ** 2 / (slope * (1 + bend)))
+    },
+  }
+  return {
+    name: material.name,
+    source: 'Guggenheim–Anderson–de Boer with C = 2; values typical, from memory',
+    provenance: material.provenance,
+    measuredC: [23, 23],
+    mostGPerG: 1,
+    curveAt: () => curve,
+    perUnitGPerL: saturationDensityGPerL,
+    loadingAtUnit: activity =>
+      fractionFromPercent(moistureAtActivityPercent(isotherm, Math.min(activity, 1))),
+  }
+}

@@ -1,13 +1,11 @@
-import type { Celsius, Pascal } from '#units/quantity.ts'
+import type { Celsius } from '#units/quantity.ts'
 import { fractionFromPercent, percentFromFraction } from '#units/ratio.ts'
-import { kelvinFromCelsius } from '#units/temperature.ts'
-import { vapourDiffusivityM2PerS } from '../air/diffusivity.ts'
 import { saturationPressureIcePa, saturationPressureWaterPa } from '../air/saturation.ts'
-import { saturationDensityGPerL, GAS_CONSTANT_J_PER_MOL_K, STANDARD_PRESSURE_PA } from '../air/vapour.ts'
-import type { TabulatedDesiccant } from '../desiccant/tabulated.ts'
-import type { TothConstants } from '../desiccant/silica-gel.ts'
+import { saturationDensityGPerL } from '../air/vapour.ts'
+import type { LoadingCurve, Sorbent } from '../sorbent/sorbent.ts'
+import { lawFactor } from './law.ts'
 import { ROOM, type Network, type SurroundingsPoint, type WaterStore } from './network.ts'
-import { silicaFactorGPerL, tabulatedFactorGPerL, waterShape, waterShapeSlope } from './water-store.ts'
+import { storeSize } from './water-store.ts'
 
 /** What a node's link to its parent compares: like with like, or a strand with its surface in equilibrium. */
 const TREE = 0
@@ -57,10 +55,11 @@ export class Compiled {
   saturationGPerL = 0
   boxC: Celsius = 0
 
-  /** Nodes by the shape of their potential: free air, straight, any other. */
+  /** Nodes by the shape of their potential: free air, straight, along a curve. */
   private readonly airs: Int32Array
   private readonly linears: Int32Array
-  private readonly others: Int32Array
+  private readonly curved: Int32Array
+  private readonly curves: (LoadingCurve | null)[]
   private readonly perGram: Float64Array
   private readonly factorOf: Int32Array
   private readonly drive: Uint8Array
@@ -132,7 +131,7 @@ export class Compiled {
         this.beside[link.a] = link.conductanceLPerH
         this.besideLaw[link.a] = this.lawIndex(link.law)
       } else {
-        this.setParent(link.a, link.b, link.path)
+        this.setParent(link.a, link.b)
         this.linkOf[link.a] = l
         this.up[link.a] = link.conductanceLPerH
         this.upLaw[link.a] = this.lawIndex(link.law)
@@ -140,7 +139,7 @@ export class Compiled {
       if (link.b === 0) booked.push({ link: l, node: link.a })
     })
     for (const strand of network.strands ?? []) {
-      this.setParent(strand.a, strand.b, 'strand')
+      this.setParent(strand.a, strand.b)
       this.up[strand.a] = strand.transferGPerH
       this.upLaw[strand.a] = this.lawIndex({
         kind: 'arrhenius',
@@ -151,8 +150,8 @@ export class Compiled {
       const toAir = network.nodes[strand.b]!.store.kind === 'air'
       this.drive[strand.a] = toAir ? SURFACE : TREE
       if (toAir) {
-        this.surfaceSlopeAtZero[strand.b] = fractionFromPercent(strand.isotherm.slopeAtZeroPercent)
-        this.surfaceCurvature[strand.b] = strand.isotherm.curvature
+        this.surfaceSlopeAtZero[strand.b] = strand.surface.slopeAtZeroGPerG
+        this.surfaceCurvature[strand.b] = strand.surface.curvature
       }
     }
     for (let i = 1; i < n; i++) if (this.parent[i] === -1) throw new Error(`Node ${i} is linked to nothing.`)
@@ -166,11 +165,12 @@ export class Compiled {
       this.describe(store, i)
       this.factorOf[i] = factorIndex(store)
     })
-    const nodesOf = (...kinds: WaterStore['kind'][]) =>
-      Int32Array.from(this.stores.keys()).filter(i => kinds.includes(this.stores[i]!.kind))
-    this.airs = nodesOf('air')
-    this.linears = nodesOf('strand', 'board')
-    this.others = nodesOf('silica', 'tabulated', 'polymer')
+    const nodesOf = (is: (store: WaterStore) => boolean) =>
+      Int32Array.from(this.stores.keys()).filter(i => is(this.stores[i]!))
+    this.airs = nodesOf(store => store.kind === 'air')
+    this.linears = nodesOf(isStraight)
+    this.curved = nodesOf(store => store.kind === 'sorbent' && !isStraight(store))
+    this.curves = this.stores.map(() => null)
     this.factors = new Float64Array(this.factorFns.length)
     this.lawFactors = new Float64Array(this.lawFns.length)
   }
@@ -201,6 +201,10 @@ export class Compiled {
     temperatures.spoolC = point.spoolTemperatureC ?? point.temperatureC
     for (let i = 0; i < factors.length; i++) factors[i] = this.factorFns[i]!(temperatures)
     this.saturationGPerL = factors[1]!
+    for (const i of this.curved) {
+      const store = this.stores[i] as SorbentStore
+      this.curves[i] = store.sorbent.curveAt(store.of === 'beads' ? temperatures.beadC : temperatures.spoolC)
+    }
     for (let i = 0; i < lawFactors.length; i++) lawFactors[i] = this.lawFns[i]!(temperatures)
     const { up, upNow, upLaw, room, roomNow, roomLaw } = this
     for (let i = 1; i < up.length; i++) upNow[i] = up[i]! * lawFactors[upLaw[i]!]!
@@ -212,9 +216,8 @@ export class Compiled {
 
   /** Potentials of all nodes with this water at the time set, and their slopes if wanted. */
   evaluatePotentials(waterG: Float64Array, slopesToo: boolean): void {
-    const { airs, linears, others, perGram, factorOf, factors, potential, slope, surface, surfaceSlope } =
-      this
-    const { surfaceSlopeAtZero, surfaceCurvature, stores } = this
+    const { airs, linears, curved, curves, perGram, factorOf, factors, potential, slope } = this
+    const { surface, surfaceSlope, surfaceSlopeAtZero, surfaceCurvature } = this
     for (let at = 0; at < linears.length; at++) {
       const i = linears[at]!
       const scale = perGram[i]! * factors[factorOf[i]!]!
@@ -240,11 +243,12 @@ export class Compiled {
       surface[i] = (first * activity) / bend
       if (slopesToo) surfaceSlope[i] = (first * (2 - bend) * gain) / (bend * bend * saturation)
     }
-    for (let at = 0; at < others.length; at++) {
-      const i = others[at]!
+    for (let at = 0; at < curved.length; at++) {
+      const i = curved[at]!
       const factor = factors[factorOf[i]!]!
-      potential[i] = waterShape(stores[i]!, waterG[i]!) * factor
-      if (slopesToo) slope[i] = waterShapeSlope(stores[i]!, waterG[i]!) * factor
+      const loading = waterG[i]! * perGram[i]!
+      potential[i] = curves[i]!.valueAt(loading) * factor
+      if (slopesToo) slope[i] = curves[i]!.slopeAt(loading) * perGram[i]! * factor
     }
   }
 
@@ -317,25 +321,15 @@ export class Compiled {
     return Math.max(0, waterG[0]! - (this.saturationGPerL * share) / this.perGram[0]!)
   }
 
-  private setParent(a: number, b: number, path: string): void {
-    if (b >= a) throw new Error(`Link ${path} must name the node nearer the root last.`)
+  private setParent(a: number, b: number): void {
+    if (b >= a) throw new Error(`A link of node ${a} must name the node nearer the root last.`)
     if (this.parent[a] !== -1) throw new Error(`Node ${a} has two parents; the network must be a tree.`)
     this.parent[a] = b
   }
 
   private describe(store: WaterStore, i: number): void {
-    switch (store.kind) {
-      case 'air':
-        this.perGram[i] = 1 / store.volumeL
-        return
-      case 'board':
-        this.perGram[i] = 1 / (store.dryMassG * store.loadingAtSaturationGPerG)
-        return
-      case 'strand':
-        this.perGram[i] = 1 / store.dryMassG
-        return
-      default:
-    }
+    const straight = store.kind === 'sorbent' ? (store.sorbent.straight ?? 1) : 1
+    this.perGram[i] = straight / storeSize(store)
   }
 
   /** Each distinct dependence on temperature once, whatever the number of nodes. */
@@ -343,33 +337,22 @@ export class Compiled {
     const add = (fn: (t: Temperatures) => number) => this.factorFns.push(fn) - 1
     const one = add(() => 1)
     const box = add(t => saturationDensityGPerL(t.airC))
+    const known = {
+      beads: new Map<Sorbent['perUnitGPerL'], number>(),
+      spool: new Map<Sorbent['perUnitGPerL'], number>(),
+    }
     const spool = add(t => saturationDensityGPerL(t.spoolC))
-    const gels = new Map<TothConstants, number>()
-    const tables = new Map<TabulatedDesiccant, number>()
+    known.spool.set(saturationDensityGPerL, spool)
     return store => {
-      switch (store.kind) {
-        case 'strand':
-          return one
-        case 'air':
-          return store.of === 'spool' ? spool : box
-        case 'polymer':
-        case 'board':
-          return spool
-        case 'silica':
-          if (!gels.has(store.gel))
-            gels.set(
-              store.gel,
-              add(t => silicaFactorGPerL(store.gel, t.beadC)),
-            )
-          return gels.get(store.gel)!
-        case 'tabulated':
-          if (!tables.has(store.desiccant))
-            tables.set(
-              store.desiccant,
-              add(t => tabulatedFactorGPerL(store.desiccant, t.beadC)),
-            )
-          return tables.get(store.desiccant)!
-      }
+      if (store.kind === 'strand') return one
+      if (store.kind === 'air') return store.of === 'spool' ? spool : box
+      const { perUnitGPerL } = store.sorbent
+      const same = known[store.of]
+      const index =
+        same.get(perUnitGPerL) ??
+        add(store.of === 'beads' ? t => perUnitGPerL(t.beadC) : t => perUnitGPerL(t.spoolC))
+      same.set(perUnitGPerL, index)
+      return index
     }
   }
 
@@ -378,19 +361,9 @@ export class Compiled {
     const key = JSON.stringify(law)
     const known = this.laws.get(key)
     if (known !== undefined) return known
-    const pressurePa: Pascal = this.network.surroundings.pressurePa ?? STANDARD_PRESSURE_PA
-    let fn: (t: Temperatures) => number
-    if (law.kind === 'diffusion') {
-      const reference = vapourDiffusivityM2PerS(law.referenceC)
-      fn =
-        law.of === 'spool'
-          ? t => vapourDiffusivityM2PerS(t.spoolC, pressurePa) / reference
-          : t => vapourDiffusivityM2PerS(t.airC, pressurePa) / reference
-    } else {
-      const perK = (-law.activationKJPerMol * 1000) / GAS_CONSTANT_J_PER_MOL_K
-      const inverse = 1 / kelvinFromCelsius(law.referenceC)
-      fn = t => Math.exp(perK * (1 / kelvinFromCelsius(law.of === 'spool' ? t.spoolC : t.airC) - inverse))
-    }
+    const factor = lawFactor(law, this.network.surroundings.pressurePa)
+    const fn =
+      law.of === 'spool' ? (t: Temperatures) => factor(t.spoolC) : (t: Temperatures) => factor(t.airC)
     const index = this.lawFns.push(fn) - 1
     this.laws.set(key, index)
     return index
@@ -399,3 +372,7 @@ export class Compiled {
 
 /** Share of its usual slope that vapour density keeps where water has condensed. */
 const DEW_SLOPE = 1e-4
+
+type SorbentStore = Extract<WaterStore, { kind: 'sorbent' }>
+const isStraight = (store: WaterStore): boolean =>
+  store.kind === 'strand' || (store.kind === 'sorbent' && store.sorbent.straight !== undefined)

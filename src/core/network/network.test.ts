@@ -1,12 +1,12 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { DESICCANTS } from '../desiccant/catalogue.ts'
-import { silicaLoadingGPerG } from '../desiccant/silica-gel.ts'
+import { BOARD } from '../filament/board.ts'
 import { MATERIALS } from '../filament/catalogue.ts'
-import { equilibriumMoisturePercent, sorptionIsotherm } from '../filament/sorption.ts'
-import { vapourPressureOfRhPa } from '../air/vapour.ts'
+import { equilibriumMoisturePercent, filamentSorbent } from '../filament/sorption.ts'
+import { loadingAtRhGPerG } from '../sorbent/sorbent.ts'
 import { saturationDensityGPerL } from '../air/vapour.ts'
-import { storeVapourDensityGPerL, waterAtRhG, waterShape, waterShapeSlope } from './water-store.ts'
+import { storeVapourDensityGPerL, waterAtRhG } from './water-store.ts'
 import { ROOM, steadySurroundings, type Network, type NetworkNode, type WaterStore } from './network.ts'
 import { simulate, type Simulation } from './simulate.ts'
 
@@ -17,17 +17,20 @@ const SAT = saturationDensityGPerL(T)
 const room = (rh: number) => steadySurroundings({ temperatureC: T, vapourDensityGPerL: (rh / 100) * SAT })
 const air: WaterStore = { kind: 'air', volumeL: 18 }
 const beads = (dryMassG: number): WaterStore => ({
-  kind: 'silica',
+  kind: 'sorbent',
+  sorbent: DESICCANTS['silica-a'].sorbent,
   dryMassG,
-  gel: DESICCANTS['silica-a'].gel,
   capacityFactor: 1,
+  of: 'beads',
 })
 const spool = (dryMassG: number, id: 'PLA' | 'PA6' = 'PLA'): WaterStore => ({
-  kind: 'polymer',
+  kind: 'sorbent',
+  sorbent: filamentSorbent(MATERIALS[id]),
   dryMassG,
-  isotherm: sorptionIsotherm(MATERIALS[id]),
+  capacityFactor: 1,
+  of: 'spool',
 })
-const board: WaterStore = { kind: 'board', dryMassG: 220, loadingAtSaturationGPerG: 0.15 }
+const board: WaterStore = { kind: 'sorbent', sorbent: BOARD, dryMassG: 220, capacityFactor: 1, of: 'spool' }
 const at = (id: string, store: WaterStore, rh: number): NetworkNode => ({
   id,
   store,
@@ -44,12 +47,12 @@ const box = (change: Partial<Network> = {}): Network => ({
     at('board', board, 50),
   ],
   links: [
-    { path: 'lid', a: 0, b: ROOM, conductanceLPerH: 0.4 },
-    { path: 'wall', a: 0, b: ROOM, conductanceLPerH: 0.02 },
-    { path: 'beads', a: 1, b: 0, conductanceLPerH: 7 },
-    { path: 'pla', a: 2, b: 0, conductanceLPerH: 6 },
-    { path: 'pa', a: 3, b: 0, conductanceLPerH: 4 },
-    { path: 'board', a: 4, b: 2, conductanceLPerH: 90 },
+    { way: 'lid', a: 0, b: ROOM, conductanceLPerH: 0.4 },
+    { way: 'wall', a: 0, b: ROOM, conductanceLPerH: 0.02 },
+    { way: 'beads', a: 1, b: 0, conductanceLPerH: 7 },
+    { way: 'pla', a: 2, b: 0, conductanceLPerH: 6 },
+    { way: 'pa', a: 3, b: 0, conductanceLPerH: 4 },
+    { way: 'board', a: 4, b: 2, conductanceLPerH: 90 },
   ],
   events: [],
   surroundings: {
@@ -67,7 +70,7 @@ describe('closed solutions', () => {
     const run = simulate(
       box({
         nodes: [at('air', air, 10)],
-        links: [{ path: 'lid', a: 0, b: ROOM, conductanceLPerH: 0.6 }],
+        links: [{ way: 'lid', a: 0, b: ROOM, conductanceLPerH: 0.6 }],
         surroundings: room(70),
       }),
       { fromS: 0, toS: 5 * DAY, outputS: grid(5, 40) },
@@ -92,8 +95,8 @@ describe('closed solutions', () => {
       box({
         nodes: [at('air', air, 20), at('board', board, 60)],
         links: [
-          { path: 'lid', a: 0, b: ROOM, conductanceLPerH: leak },
-          { path: 'board', a: 1, b: 0, conductanceLPerH: g },
+          { way: 'lid', a: 0, b: ROOM, conductanceLPerH: leak },
+          { way: 'board', a: 1, b: 0, conductanceLPerH: g },
         ],
         surroundings: room(40),
       }),
@@ -130,10 +133,7 @@ describe('closed solutions', () => {
     const heldAtG = (rh: number) =>
       (rh / 100) * SAT * 18 +
       150 *
-        silicaLoadingGPerG(DESICCANTS['silica-a'].gel, {
-          vapourPressurePa: vapourPressureOfRhPa({ relativeHumidityPercent: rh, temperatureC: T }),
-          temperatureC: T,
-        }) +
+        loadingAtRhGPerG(DESICCANTS['silica-a'].sorbent, { relativeHumidityPercent: rh, temperatureC: T }) +
       (900 * equilibriumMoisturePercent(MATERIALS.PLA, rh)) / 100 +
       (600 * equilibriumMoisturePercent(MATERIALS.PA6, rh)) / 100 +
       (220 * 0.15 * rh) / 100
@@ -154,9 +154,9 @@ describe('the books', () => {
     const run = simulate(
       box({
         events: [
-          { atS: 3 * DAY, kind: 'exchange', node: 0, share: 0.7, path: 'openings' },
-          { atS: 9 * DAY, kind: 'setWater', node: 1, waterG: 2, path: 'renewal' },
-          { atS: 11 * DAY, kind: 'setVolume', node: 0, volumeL: 15.2, path: 'openings' },
+          { atS: 3 * DAY, kind: 'exchange', node: 0, share: 0.7, way: 'openings' },
+          { atS: 9 * DAY, kind: 'setWater', node: 1, waterG: 2, way: 'renewal' },
+          { atS: 11 * DAY, kind: 'setVolume', node: 0, volumeL: 15.2, way: 'openings' },
           { atS: 20 * DAY, kind: 'conduct', link: 3, conductanceLPerH: 0 },
         ],
       }),
@@ -164,7 +164,7 @@ describe('the books', () => {
     )
     expect(run.outcome).toBe('finished')
     closes(run)
-    expect(run.eventWaterG['renewal']).toBeLessThan(0)
+    expect(run.eventWaterG[1]).toBeLessThan(0)
   })
 
   test('the boundary flow integrated again from dense output agrees to 1e-4', () => {
@@ -216,13 +216,13 @@ describe('the books', () => {
                 at('pla', spool(950), spoolRh),
                 ...base.nodes.slice(3),
               ],
-              links: base.links.map(l => (l.path === 'lid' ? { ...l, conductanceLPerH: leak } : l)),
+              links: base.links.map(l => (l.way === 'lid' ? { ...l, conductanceLPerH: leak } : l)),
               events: [1, 5, 30].map(d => ({
                 atS: d * DAY,
                 kind: 'exchange' as const,
                 node: 0,
                 share,
-                path: 'openings',
+                way: 'openings',
               })),
               surroundings: room(roomRh),
             },
@@ -261,19 +261,6 @@ describe('the method', () => {
     expect(ratio).toBeGreaterThan(5)
     expect(ratio).toBeLessThan(12)
   })
-  test('slopes are derivatives', () => {
-    for (const [store, waterG] of [
-      [air, 0.1],
-      [beads(100), 22],
-      [spool(800, 'PA6'), 9],
-      [spool(800), 3],
-      [board, 10],
-    ] as const) {
-      const step = waterG * 1e-6
-      const numeric = (waterShape(store, waterG + step) - waterShape(store, waterG - step)) / (2 * step)
-      expect(waterShapeSlope(store, waterG) / numeric).toBeCloseTo(1, 5)
-    }
-  })
   test('says how it ended', () => {
     const request = { fromS: 0, toS: 30 * DAY, outputS: [DAY, 30 * DAY] }
     expect(simulate(box(), request, { maxSteps: 5 }).outcome).toBe('too many steps')
@@ -289,11 +276,11 @@ describe('the method', () => {
     expect(crossing.crossedAtS).toBeGreaterThan(20 * DAY)
   })
   test('refuses what is no tree', () => {
-    const links = [...box().links, { path: 'x', a: 4, b: 1, conductanceLPerH: 1 }]
+    const links = [...box().links, { way: 'x', a: 4, b: 1, conductanceLPerH: 1 }]
     expect(() => simulate(box({ links }), { fromS: 0, toS: 1, outputS: [] })).toThrow('two parents')
   })
   test('the order of the nodes does not matter', () => {
-    const plain = box({ links: box().links.map(l => (l.path === 'board' ? { ...l, b: 0 } : l)) })
+    const plain = box({ links: box().links.map(l => (l.way === 'board' ? { ...l, b: 0 } : l)) })
     const order = [0, 4, 2, 1, 3]
     const shuffled: Network = {
       ...plain,
@@ -314,7 +301,7 @@ describe('the method', () => {
     const run = simulate(
       box({
         nodes: [at('air', air, 90)],
-        links: [{ path: 'lid', a: 0, b: ROOM, conductanceLPerH: 5 }],
+        links: [{ way: 'lid', a: 0, b: ROOM, conductanceLPerH: 5 }],
         surroundings: {
           at: (t, out) => {
             out.temperatureC = t > DAY ? 5 : 20
@@ -335,8 +322,8 @@ describe('directions, in a steady room damper than the box', () => {
         box({
           nodes: [at('air', air, 40), at('beads', beads(grams), 0.01), at('pla', spool(900), 40)],
           links: box()
-            .links.filter(l => ['lid', 'beads', 'pla'].includes(l.path))
-            .map(l => (l.path === 'lid' ? { ...l, conductanceLPerH: leak } : l)),
+            .links.filter(l => ['lid', 'beads', 'pla'].includes(l.way as string))
+            .map(l => (l.way === 'lid' ? { ...l, conductanceLPerH: leak } : l)),
           surroundings: room(65),
         }),
         { fromS: 0, toS: 60 * DAY, outputS: grid(60, 30) },

@@ -1,7 +1,6 @@
 import type { Celsius, Grams, Litres, LitresPerHour, Pascal, Seconds } from '#units/quantity.ts'
-import type { TabulatedDesiccant } from '../desiccant/tabulated.ts'
-import type { TothConstants } from '../desiccant/silica-gel.ts'
-import type { SorptionIsotherm } from '../filament/sorption.ts'
+import type { ConductanceLaw } from './law.ts'
+import type { Sorbent } from '../sorbent/sorbent.ts'
 
 /**
  * The moisture network: nodes hold water, links pass it. A link of conductance G (L/h of air exchanged) carries
@@ -12,25 +11,16 @@ import type { SorptionIsotherm } from '../filament/sorption.ts'
 export type WaterStore =
   /** Free air; with `of: 'spool'` that between the turns of a spool, at the spool's temperature. */
   | { readonly kind: 'air'; readonly volumeL: Litres; readonly of?: 'box' | 'spool' }
-  /** `capacityFactor` scales what the gel holds against the catalogue: make, age. */
+  /** `capacityFactor` scales what it holds against the catalogue: make, age. `of`: whose temperature it has. */
   | {
-      readonly kind: 'silica'
+      readonly kind: 'sorbent'
+      readonly sorbent: Sorbent
       readonly dryMassG: Grams
-      readonly gel: TothConstants
       readonly capacityFactor: number
+      readonly of: 'beads' | 'spool'
     }
-  | {
-      readonly kind: 'tabulated'
-      readonly dryMassG: Grams
-      readonly desiccant: TabulatedDesiccant
-      readonly capacityFactor: number
-    }
-  /** A whole spool as one lump. */
-  | { readonly kind: 'polymer'; readonly dryMassG: Grams; readonly isotherm: SorptionIsotherm }
-  /** A shell of filament: water moves in it by its own concentration, through strand links only. */
+  /** A shell of a strand: water moves in it by its own concentration, through strand links only. */
   | { readonly kind: 'strand'; readonly dryMassG: Grams }
-  /** Paper board: loading proportional to RH. */
-  | { readonly kind: 'board'; readonly dryMassG: Grams; readonly loadingAtSaturationGPerG: number }
 
 export interface NetworkNode {
   readonly id: string
@@ -41,29 +31,26 @@ export interface NetworkNode {
 /** The room is no node: its air is given. */
 export const ROOM = -1
 
-/** How a conductance changes with temperature: with the diffusivity of vapour in air, or by Arrhenius. */
-export type ConductanceLaw =
-  | { readonly kind: 'diffusion'; readonly referenceC: Celsius; readonly of?: 'box' | 'spool' }
-  | {
-      readonly kind: 'arrhenius'
-      readonly activationKJPerMol: number
-      readonly referenceC: Celsius
-      readonly of?: 'box' | 'spool'
-    }
-
 /**
  * `a` is a node, `b` a node or ROOM. Each node but node 0 (the box air) has one link towards the root: `b`, the end
  * nearer the root, of lower index. Beside that tree, a node may have one direct link to node 0 (`beside`). Positive
  * flow runs from b to a for room links (into the box) and from a to b otherwise (out of the store, towards the air).
  * Flows are booked for the links that touch the room or node 0.
  */
-export interface NetworkLink {
-  readonly path: string
+export interface NetworkLink<Way = unknown> {
+  /** What it leads through, for whoever reads the books; the solver does not look. */
+  readonly way: Way
   readonly a: number
   readonly b: number
   readonly conductanceLPerH: LitresPerHour
   readonly law?: ConductanceLaw
   readonly beside?: boolean
+}
+
+/** Loading of a surface in equilibrium with air of an activity a: s·a/(1 − k·a²), g/g. */
+export interface SurfaceCurve {
+  readonly slopeAtZeroGPerG: number
+  readonly curvature: number
 }
 
 /**
@@ -74,25 +61,25 @@ export interface StrandLink {
   readonly a: number
   readonly b: number
   readonly transferGPerH: number
-  readonly isotherm: SorptionIsotherm
+  readonly surface: SurfaceCurve
   readonly activationKJPerMol: number
 }
 
-/** What changes the state at an instant; water it brings or takes is booked under `path`. */
-export type NetworkEvent =
+/** What changes the state at an instant; the water it brings or takes is booked by event. */
+export type NetworkEvent<Way = unknown> =
   | {
       readonly atS: Seconds
       readonly kind: 'exchange'
       readonly node: number
       readonly share: number
-      readonly path: string
+      readonly way: Way
     }
   | {
       readonly atS: Seconds
       readonly kind: 'setWater'
       readonly node: number
       readonly waterG: Grams
-      readonly path: string
+      readonly way: Way
     }
   /** Solids came or went: the air takes or gives up room at the room's vapour density or its own. */
   | {
@@ -100,7 +87,7 @@ export type NetworkEvent =
       readonly kind: 'setVolume'
       readonly node: number
       readonly volumeL: Litres
-      readonly path: string
+      readonly way: Way
     }
   | {
       readonly atS: Seconds
@@ -125,12 +112,12 @@ export interface SurroundingsPoint {
   spoolTemperatureC?: Celsius
 }
 
-export interface Network {
+export interface Network<Way = unknown> {
   readonly nodes: readonly NetworkNode[]
-  readonly links: readonly NetworkLink[]
+  readonly links: readonly NetworkLink<Way>[]
   readonly strands?: readonly StrandLink[]
   /** In order of time. */
-  readonly events: readonly NetworkEvent[]
+  readonly events: readonly NetworkEvent<Way>[]
   readonly surroundings: Surroundings
 }
 

@@ -4,9 +4,17 @@ import { Compiled } from './compiled.ts'
 import { ROOM, type Network, type NetworkEvent } from './network.ts'
 import { Recorder } from './recorder.ts'
 import { Rosenbrock } from './rosenbrock.ts'
+import { storeSize } from './water-store.ts'
 
+/** 'nothing to hold water': a store without mass, or a box without air. */
 export type Outcome =
-  'finished' | 'crossed' | 'cancelled' | 'too many steps' | 'step too small' | 'not finite'
+  | 'finished'
+  | 'crossed'
+  | 'cancelled'
+  | 'too many steps'
+  | 'step too small'
+  | 'not finite'
+  | 'nothing to hold water'
 
 export interface SimulationRequest {
   readonly fromS: Seconds
@@ -27,6 +35,7 @@ export interface SimulationOptions {
   readonly absoluteToleranceG?: number
   readonly airToleranceRhPercent?: number
   readonly maxStepS?: Seconds
+  /** Beside those that land on an event or a sample, which are as many as they are. */
   readonly maxSteps?: number
   readonly shouldStop?: () => boolean
 }
@@ -47,8 +56,8 @@ export interface Simulation {
    */
   readonly flowG: Float64Array
   readonly airRhPercent: Float64Array
-  /** Grams that events brought in (negative: took out), by path, over the whole run. */
-  readonly eventWaterG: Readonly<Record<string, number>>
+  /** Grams that each event brought in (negative: took out); 0 for those not reached. */
+  readonly eventWaterG: Float64Array
   /** When the air first stood above `stopAbove`; null if it did not. */
   readonly crossedAtS: Seconds | null
   /** Dew, or frost below freezing, stood in the box at some time. */
@@ -83,6 +92,8 @@ export function simulate(
   request: SimulationRequest,
   options: SimulationOptions = {},
 ): Simulation {
+  if (network.nodes.some(({ store }) => !(storeSize(store) > 0)))
+    return nothingDone(network, request, 'nothing to hold water')
   const settings = { ...DEFAULTS, ...options }
   const compiled = new Compiled(network)
   const solver = new Rosenbrock(
@@ -93,12 +104,13 @@ export function simulate(
   const { samples } = network.surroundings
   const startWaterG = sum(solver.waterG)
   const tolerance = tolerances(network, settings)
-  const eventWaterG: Record<string, number> = {}
+  const eventWaterG = new Float64Array(network.events.length)
 
   let timeS = request.fromS
   let stepS = FIRST_STEP_S
   let steps = 0
   let rejected = 0
+  let landings = 0
   let eventMovedG = 0
   let outcome: Outcome = 'finished'
   let condensed = false
@@ -109,11 +121,12 @@ export function simulate(
   const applyDueEvents = (): void => {
     let any = false
     while (nextEvent < network.events.length && network.events[nextEvent]!.atS <= timeS) {
-      const event = network.events[nextEvent++]!
+      const index = nextEvent++
+      const event = network.events[index]!
       if (event.atS < request.fromS) continue
       compiled.setTime(timeS)
       const broughtG = applyEvent(compiled, solver.waterG, event)
-      if (event.kind !== 'conduct') eventWaterG[event.path] = (eventWaterG[event.path] ?? 0) + broughtG
+      eventWaterG[index] = broughtG
       eventMovedG += Math.abs(broughtG)
       any = true
     }
@@ -141,7 +154,7 @@ export function simulate(
   applyDueEvents()
   recorder.writeNow()
   while (timeS < request.toS) {
-    if (steps + rejected >= settings.maxSteps) {
+    if (steps + rejected - landings >= settings.maxSteps) {
       outcome = 'too many steps'
       break
     }
@@ -177,6 +190,7 @@ export function simulate(
     solver.accept()
     timeS = lands ? stopAtS : timeS + triedS
     steps++
+    if (lands) landings++
     // a step cut short by a landing says nothing about how long the next may be
     stepS = lands ? Math.max(wantedS, triedS * growth) : triedS * growth
     recorder.advance(timeS, solver.waterG, solver.bookedG)
@@ -199,7 +213,7 @@ export function simulate(
   const { flowG } = recorder
   const carriedG = new Float64Array(network.links.length)
   compiled.bookedLink.forEach((link, slot) => (carriedG[link] = solver.bookedG[slot]!))
-  let boundaryG = sum(Object.values(eventWaterG))
+  let boundaryG = sum(eventWaterG)
   network.links.forEach((link, l) => {
     if (link.b === ROOM) boundaryG += carriedG[l]!
   })
@@ -227,6 +241,28 @@ export function simulate(
     mostDewG,
     closureG,
     movedG,
+  }
+}
+
+/** The result of a run that could not begin. */
+function nothingDone(network: Network, request: SimulationRequest, outcome: Outcome): Simulation {
+  const none = new Float64Array(0)
+  return {
+    outcome,
+    steps: 0,
+    rejected: 0,
+    evaluations: 0,
+    endS: request.fromS,
+    atS: none,
+    waterG: none,
+    flowG: none,
+    airRhPercent: none,
+    eventWaterG: new Float64Array(network.events.length),
+    crossedAtS: null,
+    condensed: false,
+    mostDewG: 0,
+    closureG: 0,
+    movedG: 0,
   }
 }
 

@@ -1,6 +1,7 @@
 import type { Celsius, GramsPerGram, Pascal, PercentRh } from '#units/quantity.ts'
 import { DESICCANTS, type DesiccantKind } from '../desiccant/catalogue.ts'
-import { equilibriumRhPercent, residualLoadingGPerG } from '../desiccant/regeneration.ts'
+import { rhOverLoadingPercent } from '../sorbent/sorbent.ts'
+import { loadingAfterHeatGPerG } from './loading-after-heat.ts'
 
 /** Water a gas flame adds to the air of an oven; common practice says 5–15 kPa. */
 export const GAS_FLAME_PA: Pascal = 10_000
@@ -33,17 +34,15 @@ export function afterHeating(at: {
   temperatureC: Celsius
   boxC: Celsius
 }): AfterHeating {
-  const { gel } = DESICCANTS[at.desiccant]
-  const loadingGPerG = residualLoadingGPerG(gel, {
-    roomVapourPressurePa: at.ovenPa,
-    heatingTemperatureC: at.temperatureC,
-  })
+  const desiccant = DESICCANTS[at.desiccant]
+  const heat = { airVapourPressurePa: at.ovenPa, temperatureC: at.temperatureC }
+  const loadingGPerG = loadingAfterHeatGPerG(desiccant, heat)
   const rhAt = (loading: GramsPerGram) =>
-    equilibriumRhPercent(gel, { loadingGPerG: loading, temperatureC: at.boxC })
-  const highGPerG = loadingGPerG + REAL_GEL_KEEPS_G_PER_G.most
+    rhOverLoadingPercent(desiccant.sorbent, { loadingGPerG: loading, temperatureC: at.boxC })
+  const highGPerG = loadingAfterHeatGPerG(desiccant, heat, REAL_GEL_KEEPS_G_PER_G.most)
   return {
     loadingGPerG,
-    lowGPerG: loadingGPerG + REAL_GEL_KEEPS_G_PER_G.least,
+    lowGPerG: loadingAfterHeatGPerG(desiccant, heat, REAL_GEL_KEEPS_G_PER_G.least),
     highGPerG,
     floorRhPercent: rhAt(loadingGPerG),
     floorHighRhPercent: rhAt(highGPerG),

@@ -1,6 +1,6 @@
 import type { Celsius, Grams, GramsPerGram, PercentRh } from '#units/quantity.ts'
 import { DESICCANTS, type DesiccantKind } from '../desiccant/catalogue.ts'
-import { equilibriumRhPercent } from '../desiccant/regeneration.ts'
+import { rhOverLoadingPercent } from '../sorbent/sorbent.ts'
 
 export interface WeighedCharge {
   readonly waterG: Grams
@@ -27,18 +27,15 @@ export function weighedCharge(charge: {
   sigmaG: Grams
   temperatureC: Celsius
 }): WeighedCharge {
-  const { gel, capacitySpread } = DESICCANTS[charge.desiccant]
-  const most = 0.98 * gel.monolayerLoadingGPerG
+  const { sorbent, capacitySpread } = DESICCANTS[charge.desiccant]
+  const most = 0.98 * sorbent.mostGPerG
   const loadingGPerG = Math.min(Math.max(charge.waterG / charge.dryMassG, 0), most)
   const spread = TENTH * Math.hypot(charge.sigmaG / charge.dryMassG, capacitySpread * loadingGPerG)
   const rhAt = (loading: GramsPerGram) =>
-    Math.min(
-      100,
-      equilibriumRhPercent(gel, {
-        loadingGPerG: Math.min(Math.max(loading, 0), most),
-        temperatureC: charge.temperatureC,
-      }),
-    )
+    rhOverLoadingPercent(sorbent, {
+      loadingGPerG: Math.min(Math.max(loading, 0), most),
+      temperatureC: charge.temperatureC,
+    })
   return {
     waterG: charge.waterG,
     loadingGPerG,

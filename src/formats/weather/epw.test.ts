@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { saturationDensityGPerL } from '#core/air/vapour.ts'
 import { monthlyMeans, weatherRoom } from '#core/room/weather-room.ts'
 import { readEpw } from './read-epw.ts'
-import { madeUpEpw } from './made-up-epw.ts'
+import { madeUpEpw } from '#testing/made-up-epw.ts'
 
 const text = madeUpEpw()
 const lines = text.split('\n')

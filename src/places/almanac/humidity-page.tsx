@@ -13,7 +13,7 @@ import {
   heatedRhPercent,
   intakeDewPointNeeded,
   leastDryingTemperature,
-} from '#core/questions/heated-air.ts'
+} from '#core/ask/heated-air.ts'
 import { parseDecimal } from '#draw/decimal.ts'
 import { inHundredths, inTenths, inWhole, THIN } from '#draw/format.ts'
 import type { Measures } from '#draw/measures.ts'

@@ -1,6 +1,7 @@
 import type { EChartsCoreOption } from 'echarts/core'
 import type { Celsius } from '#units/quantity.ts'
-import { loadingAtRhGPerG, sorbentOf, type AnyDesiccantKind } from '#core/desiccant/sorbent.ts'
+import { DESICCANTS, type DesiccantKind } from '#core/desiccant/catalogue.ts'
+import { loadingAtRhGPerG } from '#core/sorbent/sorbent.ts'
 
 export interface IsothermColours {
   readonly ink: string
@@ -17,7 +18,7 @@ const OFFSETS = { top: [0, 0], bottom: [0, 0], left: [0, -11], right: [4, 11] }
 
 /** One line each, told apart by stroke as well as colour; the name stands at its end. */
 export const LINES: readonly {
-  readonly kind: AnyDesiccantKind
+  readonly kind: DesiccantKind
   readonly name: string
   readonly colour: 'ink' | 'pencil' | 'water' | 'heat'
   readonly dash: readonly number[]
@@ -69,8 +70,8 @@ export const LINES: readonly {
 ]
 
 /** Points of one isotherm, RH % against g/g, cut at the page's top. */
-export function isothermPoints(kind: AnyDesiccantKind, temperatureC: Celsius): (readonly [number, number])[] {
-  const sorbent = sorbentOf(kind)
+export function isothermPoints(kind: DesiccantKind, temperatureC: Celsius): (readonly [number, number])[] {
+  const sorbent = DESICCANTS[kind].sorbent
   const points: (readonly [number, number])[] = []
   for (let rh = 0; rh <= 95; rh += rh < 5 ? 0.25 : 1) {
     const loading = loadingAtRhGPerG(sorbent, { relativeHumidityPercent: rh, temperatureC })

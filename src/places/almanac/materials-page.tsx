@@ -1,4 +1,4 @@
-import { heldAtTarget } from '#core/filament/held-at-target.ts'
+import { heldAtTarget } from '#core/verdict/held-at-target.ts'
 import type { Material } from '#core/filament/material.ts'
 import { equilibriumMoisturePercent } from '#core/filament/sorption.ts'
 import { spoolWord } from '#core/verdict/spool.ts'

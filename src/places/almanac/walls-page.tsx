@@ -4,7 +4,7 @@ import { FILMS, wallConductanceLPerH, WALLS, type WallMaterial } from '#core/con
 import { breathingLPerH } from '#core/container/breathing.ts'
 import { drainLPerH } from '#core/container/drain.ts'
 import { holeLPerH, OUTLETS } from '#core/container/hole.ts'
-import { PLUG_IN_UNIT } from '#core/desiccant/sorbent.ts'
+import { PLUG_IN_UNIT } from '#core/desiccant/plug-in-unit.ts'
 import { useState } from 'react'
 import { inTenths, THIN } from '#draw/format.ts'
 import { Slider } from './slider.tsx'

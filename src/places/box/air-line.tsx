@@ -8,7 +8,7 @@ import {
   vapourDensityAnswer,
 } from '#core/answers/answers.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
-import { heldAtTarget } from '#core/filament/held-at-target.ts'
+import { heldAtTarget } from '#core/verdict/held-at-target.ts'
 import { inScale } from '#core/reading/scale-slip.ts'
 import { roomAirAt } from '#records/room-air.ts'
 import type { BoxView } from '#records/box-view.ts'

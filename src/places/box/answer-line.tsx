@@ -1,4 +1,5 @@
 import { msFromSeconds, secondsFromMs } from '#units/time.ts'
+import { isSameWay } from '#core/model/box-model.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import { dateAnswer, enteredAnswer, ratioAnswer, targetAnswer } from '#core/answers/answers.ts'
 import { floorAnswer } from '#core/answers/box-answers.ts'
@@ -142,7 +143,7 @@ export function BehindAnswer({ view, report, judgement, nowMs }: Omit<Props, 'zo
 const COUNTS = ['', '', 'Two', 'Three', 'Four', 'Five', 'Six']
 
 function DampSpools({ view, report }: Pick<Props, 'view'> & { readonly report: BoxReport }) {
-  const lid = report.streams.find(stream => stream.path === 'lid')?.mgPerDay ?? 0
+  const lid = report.streams.find(stream => stream.way.by === 'lid')?.mgPerDay ?? 0
   const givers = view.spools.filter(spool => spoolFlow(report, spool.spoolId) > lid)
   if (givers.length === 0 || lid <= 0) return null
   const sum = givers.reduce((total, spool) => total + spoolFlow(report, spool.spoolId), 0)
@@ -173,9 +174,8 @@ function DampSpools({ view, report }: Pick<Props, 'view'> & { readonly report: B
 /** mg a day that a spool and its board give the air. */
 export const spoolFlow = (report: BoxReport, spoolId: string): number =>
   report.streams
-    .filter(stream =>
-      [`spool:${spoolId}`, `board:${spoolId}`].some(
-        path => stream.path === path || stream.path.startsWith(`${path}.`),
-      ),
+    .filter(
+      ({ way }) =>
+        isSameWay(way, { by: 'spool', id: spoolId }) || isSameWay(way, { by: 'board', id: spoolId }),
     )
     .reduce((sum, stream) => sum + stream.mgPerDay, 0)

@@ -1,5 +1,5 @@
-import { DESICCANTS } from '#core/desiccant/catalogue.ts'
-import { rhAtConstantLoadingPercent } from '#core/desiccant/constant-loading.ts'
+import { SILICA_GELS } from '#core/desiccant/catalogue.ts'
+import { rhAtConstantLoadingPercent } from '#core/sorbent/sorbent.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import { splitChange } from '#core/answers/change.ts'
 import { differenceAnswer, enteredAnswer } from '#core/answers/answers.ts'
@@ -39,7 +39,7 @@ export function ChangeArrows({
         <p className="aside">Two readings tell what temperature and what water did. Read it once more.</p>
       </section>
     )
-  const { gel } = DESICCANTS[charge.desiccant]
+  const gel = SILICA_GELS[charge.desiccant]
   const split = splitChange(gel, before, last, {
     dryMassG: charge.dryMassG,
     capacityFactor: report?.charges[0]?.capacityFactor ?? 1,
@@ -113,7 +113,7 @@ export function ChangeArrows({
             key={rh}
             className="equal-loading"
             clipPath="url(#change-plot)"
-            d={`M${x(t0)} ${y(rh)}L${x(t1)} ${y(rhAtConstantLoadingPercent(gel, { relativeHumidityPercent: rh, fromTemperatureC: t0, toTemperatureC: t1 }))}`}
+            d={`M${x(t0)} ${y(rh)}L${x(t1)} ${y(rhAtConstantLoadingPercent(gel.sorbent, { relativeHumidityPercent: rh, fromTemperatureC: t0, toTemperatureC: t1 }))}`}
           />
         ))}
         <path d={`M${LEFT} 8V${8 + H}H${LEFT + W}`} className="axis" />

@@ -16,16 +16,15 @@ export function flowsOf(view: BoxView, report: BoxReport): Flow[] {
   const spoolName = new Map(view.spools.map(spool => [spool.spoolId, spool]))
   const flows: Flow[] = []
   for (const stream of report.streams) {
-    const [kind, rest = ''] = stream.path.split(':')
-    const id = rest.split('.')[0]!
+    const { by: kind } = stream.way
     if (kind === 'charge') continue
-    const spool = spoolName.get(id)
+    const spool = 'id' in stream.way ? spoolName.get(stream.way.id) : undefined
     const name =
       kind === 'spool'
         ? (spool?.name ?? 'spool')
         : kind === 'board'
           ? `${spool?.name ?? 'spool'}, card`
-          : stream.path
+          : kind
     const because =
       kind === 'lid'
         ? view.box.lid === 'unknown'

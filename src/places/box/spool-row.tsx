@@ -1,4 +1,4 @@
-import { heldAtTarget } from '#core/filament/held-at-target.ts'
+import { heldAtTarget } from '#core/verdict/held-at-target.ts'
 import {
   endsAtAnswer,
   holdingRhAnswer,
@@ -9,7 +9,7 @@ import {
 import type { BoxReport } from '#core/estimate/report.ts'
 import type { SpoolDetail } from '#core/estimate/spool-detail.ts'
 import type { Material } from '#core/filament/material.ts'
-import type { TimeToLimit } from '#core/questions/spool-time.ts'
+import type { TimeToLimit } from '#core/ask/spool-time.ts'
 import { spoolWord, type SpoolWord } from '#core/verdict/spool.ts'
 import { daysFromSeconds, hoursFromSeconds } from '#units/time.ts'
 import type { BoxView } from '#records/box-view.ts'
@@ -57,8 +57,7 @@ export function SpoolRow({
   )
 }
 
-const isOf = (spool: SpoolRecord) => (item: { readonly id: string }) =>
-  item.id.split('.')[0] === spool.spoolId
+const isOf = (spool: SpoolRecord) => (item: { readonly id: string }) => item.id === spool.spoolId
 
 function SpoolItem({
   view,

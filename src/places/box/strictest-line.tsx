@@ -22,7 +22,7 @@ export function StrictestLine({
 }) {
   const cost = report?.strictest
   if (!cost || !makesADifference(report, cost)) return null
-  const ids = cost.spoolIds.map(id => id.split('.')[0])
+  const ids = cost.spoolIds
   const names = view.spools.filter(spool => ids.includes(spool.spoolId)).map(spool => spool.name)
   if (names.length === 0) return null
   const who = names.length > 2 ? `the ${names.length} strictest spools` : names.join(' and ')

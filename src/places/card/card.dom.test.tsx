@@ -2,7 +2,7 @@ import { afterEach, expect, test } from '@jest/globals'
 import { cleanup, screen } from '@testing-library/react'
 import jsQR from 'jsqr'
 import { boathouseLoft } from '#demo/loft.ts'
-import { memoryStore, NOW, renderPlace } from '../__tests__/place-harness.tsx'
+import { memoryStore, NOW, renderPlace } from '#testing/place-harness.tsx'
 import CardPlace from './card-place.tsx'
 import { qrModules } from './qr-code.tsx'
 

@@ -4,7 +4,7 @@ import { boathouseLoft } from '#demo/loft.ts'
 import { makeAct, type Act } from '#records/act.ts'
 import { fold } from '#records/fold.ts'
 import { inForce } from '#records/in-force.ts'
-import { memoryStore, NOW, renderPlace, testMaker } from '../__tests__/place-harness.tsx'
+import { memoryStore, NOW, renderPlace, testMaker } from '#testing/place-harness.tsx'
 import EntriesPlace from './entries-place.tsx'
 
 afterEach(cleanup)

@@ -1,7 +1,7 @@
 import { afterEach, expect, test } from '@jest/globals'
 import { cleanup, fireEvent, screen } from '@testing-library/react'
 import { fold } from '#records/fold.ts'
-import { memoryStore, renderPlace } from '../__tests__/place-harness.tsx'
+import { memoryStore, renderPlace } from '#testing/place-harness.tsx'
 import FirstUsePlace from './first-use-place.tsx'
 
 afterEach(cleanup)

@@ -8,7 +8,7 @@ import {
 } from '@tanstack/react-query'
 import { useEffect } from 'react'
 import { seedFromText } from '#core/estimate/random.ts'
-import type { BoxFacts } from '#core/estimate/facts.ts'
+import type { BoxFacts } from '#core/evidence/facts.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import { makeAct, makeWithdrawal, type Act, type Draft } from '#records/act.ts'
 import { sweepable } from '#records/bring-together.ts'

@@ -1,7 +1,7 @@
 import { afterEach, expect, jest, test } from '@jest/globals'
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react'
 import { boathouseLoft } from '#demo/loft.ts'
-import { memoryStore, NOW, renderPlace } from '../__tests__/place-harness.tsx'
+import { memoryStore, NOW, renderPlace } from '#testing/place-harness.tsx'
 import LogReading from './log-reading.tsx'
 
 afterEach(cleanup)

@@ -3,7 +3,7 @@ import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react'
 import { boathouseLoft } from '#demo/loft.ts'
 import { makeAct } from '#records/act.ts'
 import { fold } from '#records/fold.ts'
-import { memoryStore, NOW, renderPlace, testMaker } from '../__tests__/place-harness.tsx'
+import { memoryStore, NOW, renderPlace, testMaker } from '#testing/place-harness.tsx'
 import MoveDialog from './move-dialog.tsx'
 
 afterEach(cleanup)

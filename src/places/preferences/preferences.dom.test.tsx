@@ -7,7 +7,7 @@ import type { Preferences } from '#store/preferences.ts'
 import { measures } from '#draw/measures.ts'
 import { BoxFigure } from '../box/box-figure.tsx'
 import { GramsLine } from '../box/grams-line.tsx'
-import { NOW, renderPlace } from '../__tests__/place-harness.tsx'
+import { NOW, renderPlace } from '#testing/place-harness.tsx'
 import PreferencesPlace from './preferences-place.tsx'
 
 afterEach(cleanup)

@@ -5,7 +5,7 @@ import { boxFacts } from '#records/box-facts.ts'
 import { boxView } from '#records/box-view.ts'
 import { fold } from '#records/fold.ts'
 import WeighBeads from '../box/weigh-beads.tsx'
-import { memoryStore, NOW, renderPlace } from '../__tests__/place-harness.tsx'
+import { memoryStore, NOW, renderPlace } from '#testing/place-harness.tsx'
 import RenewDialog from './renew-dialog.tsx'
 
 afterEach(cleanup)

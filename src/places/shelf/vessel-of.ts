@@ -9,7 +9,7 @@ export function vesselOf(view: BoxView, report: BoxReport | undefined): VesselFi
   if (!charge) return null
   const now = report?.charges[0]
   return {
-    capacityG: charge.dryMassG * DESICCANTS[charge.desiccant].gel.monolayerLoadingGPerG,
+    capacityG: charge.dryMassG * DESICCANTS[charge.desiccant].sorbent.mostGPerG,
     heldG: now?.waterG ?? null,
     notchG: now?.notchG ?? null,
     pencil: charge.massKnown === 'assumed' || view.last === null,

@@ -1,7 +1,7 @@
 import type { PercentRh, WeightPercent } from '#units/quantity.ts'
-import { spoolWord, type SpoolWord } from '../verdict/spool.ts'
-import type { Material } from './material.ts'
-import { equilibriumMoisturePercent, rhHoldingMoisturePercent } from './sorption.ts'
+import { spoolWord, type SpoolWord } from './spool.ts'
+import type { Material } from '../filament/material.ts'
+import { equilibriumMoisturePercent, rhHoldingMoisturePercent } from '../filament/sorption.ts'
 
 export interface HeldAtTarget {
   readonly moisturePercent: WeightPercent

@@ -3,16 +3,11 @@ import { fractionFromPercent } from '#units/ratio.ts'
 import { daysFromSeconds, secondsFromDays } from '#units/time.ts'
 import { saturationDensityGPerL } from '../air/vapour.ts'
 import { type Answer, input } from '../answer.ts'
-import { addRings, spoolMoisture, type RingedSpool, type SpoolMoisture } from '../filament/rings.ts'
+import { boxNetwork } from '../assemble/box-network.ts'
+import { spoolMoisture, type RingedSpool, type SpoolMoisture } from '../filament/rings.ts'
 import { equilibriumMoisturePercent } from '../filament/sorption.ts'
-import {
-  ROOM,
-  steadySurroundings,
-  type NetworkLink,
-  type NetworkNode,
-  type StrandLink,
-  type Surroundings,
-} from '../network/network.ts'
+import { ALWAYS, type BoxModel } from '../model/box-model.ts'
+import { steadySurroundings, type Surroundings } from '../network/network.ts'
 import { simulate } from '../network/simulate.ts'
 
 /** Slit transport at the tight and the loose end of its range, and in the middle. */
@@ -44,28 +39,24 @@ export function moistureInAir(
   { spool, slitShare = SLIT_SHARES.usual, wetRhPercent, air }: SpoolInAir,
   atS: ArrayLike<number>,
 ): SpoolMoisture[] {
-  const start = { temperatureC: 0, vapourDensityGPerL: 0 }
-  air.at(0, start)
-  const nodes: NetworkNode[] = [
-    {
-      id: 'air',
-      store: { kind: 'air', volumeL: AIR_L },
-      initialWaterG: start.vapourDensityGPerL * AIR_L,
-    },
-  ]
-  const links: NetworkLink[] = [{ path: 'air', a: 0, b: ROOM, conductanceLPerH: WIDE_OPEN_L_PER_H }]
-  const strands: StrandLink[] = []
-  const layout = addRings({ ...spool, slitShare, rings: TIME_RINGS }, wetRhPercent, start.temperatureC, {
-    nodes,
-    links,
-    strands,
-  })
+  const toS = atS[atS.length - 1]!
+  const model: BoxModel = {
+    insideL: AIR_L,
+    inlets: [{ by: 'open', conductanceLPerH: WIDE_OPEN_L_PER_H }],
+    charges: [],
+    spools: [{ ...spool, ...ALWAYS, slitShare, wetRhPercent, cardboardG: 0, solidsL: 0 }],
+    openings: [],
+    airRhPercent: 'room',
+    surroundings: air,
+  }
+  const network = boxNetwork(model, { fromS: 0, toS }, TIME_RINGS)
   const run = simulate(
-    { nodes, links, strands, events: [], surroundings: air },
-    { fromS: 0, toS: atS[atS.length - 1]!, outputS: atS },
+    network,
+    { fromS: 0, toS, outputS: atS },
     { airToleranceRhPercent: 0.1, relativeTolerance: 5e-4, maxSteps: 20_000 },
   )
-  return Array.from(run.atS, (_, row) => spoolMoisture(layout, run.waterG, row * nodes.length))
+  const { layout } = network.spoolPlaces[0]!
+  return Array.from(run.atS, (_, row) => spoolMoisture(layout!, run.waterG, row * network.nodes.length))
 }
 
 export type Part = 'outer' | 'mean'

@@ -1,14 +1,15 @@
 import { secondsFromDays } from '#units/time.ts'
-import { MATERIALS } from '../filament/catalogue.ts'
-import type { MaterialId } from '../filament/material.ts'
-import { USUAL_SPOOL } from '../filament/winding.ts'
-import { simulate } from '../network/simulate.ts'
-import { CLIMATES, type ClimateKind } from '../room/climate.ts'
-import { USUAL_HYGROMETER } from '../reading/hygrometer.ts'
-import { drawSurroundings, historyNetwork } from './box-network.ts'
-import type { BoxFacts, ReadingFacts } from './facts.ts'
-import type { RandomSource } from './random.ts'
-import { drawValues, unknownsOf, type DrawValues } from './unknowns.ts'
+import { wallLaw } from '#core/container/wall.ts'
+import { MATERIALS } from '#core/filament/catalogue.ts'
+import type { MaterialId } from '#core/filament/material.ts'
+import { USUAL_SPOOL } from '#core/filament/winding.ts'
+import { simulate } from '#core/network/simulate.ts'
+import { CLIMATES, type ClimateKind } from '#core/room/climate.ts'
+import { USUAL_HYGROMETER } from '#core/reading/hygrometer.ts'
+import type { BoxFacts, ReadingFacts } from '#core/evidence/facts.ts'
+import { historyNetwork, modelOfDraw } from '#core/estimate/model-of-draw.ts'
+import type { RandomSource } from '#core/estimate/random.ts'
+import { drawValues, unknownsOf, type DrawValues } from '#core/estimate/unknowns.ts'
 
 /** A box whose truth is drawn from its own priors, and what its owner would know of it: for validation. */
 export function syntheticBox(
@@ -30,7 +31,7 @@ export function syntheticBox(
     fromS,
     nowS,
     insideL: 8 + 35 * random.uniform(),
-    wallLPerH: 0.02,
+    wall: { conductanceLPerH: 0.05, law: wallLaw('PP') },
     leak: {
       ...pick([
         { lowLPerH: 0.02, highLPerH: 0.2 },
@@ -91,8 +92,9 @@ export function readingsOf(
   random: RandomSource,
   everyDays: number,
 ): ReadingFacts[] {
-  const surroundings = drawSurroundings(facts, truth)
-  const network = historyNetwork(facts, truth, surroundings)
+  const model = modelOfDraw(facts, truth)
+  const { surroundings } = model
+  const network = historyNetwork(facts, model)
   const outputS: number[] = []
   for (let atS = facts.fromS + secondsFromDays(2); atS <= facts.nowS; atS += secondsFromDays(everyDays))
     outputS.push(atS)

@@ -1,13 +1,16 @@
 import type { Grams, PercentRh, Seconds } from '#units/quantity.ts'
 import { daysFromSeconds, hoursFromSeconds, secondsFromDays } from '#units/time.ts'
 import { type Answer, type Because, input, type BecauseInput } from '../answer.ts'
+import { boxNetwork, freeAirAtL } from '../assemble/box-network.ts'
 import { openingShare } from '../container/opening.ts'
-import { caseNetwork, type BoxCase } from '../box/box-case.ts'
-import { rhOverLoadingPercent, sorbentOf } from '../desiccant/sorbent.ts'
-import { steadyRhPercent } from '../estimate/floor.ts'
+import { steadyRhPercent } from '../container/steady.ts'
 import { spoolMoisture, type SpoolMoisture } from '../filament/rings.ts'
+import { isSameWay, type BoxModel, type ChargeModel, type Way } from '../model/box-model.ts'
 import { ROOM } from '../network/network.ts'
 import { simulate, type SimulationOptions } from '../network/simulate.ts'
+import { rhOverLoadingPercent } from '../sorbent/sorbent.ts'
+import { firstAbove, type Passing } from './first-above.ts'
+import { leastGrams, type LeastGrams } from './least-grams.ts'
 import { firstPassing, SLIT_SHARES, TIME_RINGS, type Part } from './spool-time.ts'
 
 /** Good to a day in a year; the runs of a question need no more. */
@@ -18,49 +21,61 @@ const TOLERANCES: SimulationOptions = {
 }
 const NETWORK_SOURCE = 'the moisture network (docs/physics.md), checked against closed solutions'
 
-const boxInputs = (box: BoxCase): BecauseInput[] => [
-  ...box.inlets.map(({ path, conductanceLPerH }) =>
-    input(`G_${path}`, path, conductanceLPerH, 'L/h', 'told'),
-  ),
+const boxInputs = (box: BoxModel): BecauseInput[] => [
+  ...box.inlets.map(({ by, conductanceLPerH }) => input(`G_${by}`, by, conductanceLPerH, 'L/h', 'told')),
   ...box.charges.flatMap(charge => [
     input('m', 'dry desiccant', charge.dryMassG, 'g', 'told'),
     input('q', 'its loading', charge.loadingGPerG, 'g/g', 'told'),
   ]),
-  input('V', 'free air', box.freeAirL, 'L', 'told'),
+  input('V', 'inside', box.insideL, 'L', 'told'),
 ]
 
-/** Openings as a steady conductance: a limit is about where the box stands, not about the hour after each opening. */
-function smoothed(box: BoxCase): BoxCase {
-  if (!box.openings) return box
-  const conductanceLPerH =
-    (openingShare(box.openings.openSeconds) * box.freeAirL) / hoursFromSeconds(box.openings.everyS)
-  return { ...box, openings: null, inlets: [...box.inlets, { path: 'openings', conductanceLPerH }] }
+/**
+ * Openings at even steps as a steady conductance: a limit is about where the box stands, not about the hour after each
+ * opening.
+ */
+function smoothed(box: BoxModel, span: Span): BoxModel {
+  if (box.openings.length === 0) return box
+  const exchangedL = box.openings.reduce(
+    (sum, opening) => sum + openingShare(opening.openSeconds) * freeAirAtL(box, opening.atS),
+    0,
+  )
+  const conductanceLPerH = exchangedL / hoursFromSeconds(secondsFromDays(span.days))
+  return { ...box, openings: [], inlets: [...box.inlets, { by: 'openings', conductanceLPerH }] }
 }
+
+interface Span {
+  readonly fromS: Seconds
+  readonly days: number
+  /** The limit counts from here on: work on a box takes days to settle. */
+  readonly settleS?: Seconds
+}
+const limitSpan = ({ fromS, days, settleS = 0 }: Span) => ({
+  fromS,
+  toS: fromS + secondsFromDays(days),
+  settleS,
+})
 
 /**
  * When the box air first stands above a limit; openings count as a steady leak of the same exchange.
- * @param settleS the limit counts from here on: work on a box takes days to settle
- * @returns days from the start; Infinity where it never does within the time looked at
+ * @returns days from the start; Infinity where it holds over the time looked at; NaN where the run did not finish:
+ * `passing` says which and why
  */
 export function whenPassesLimit(
-  box: BoxCase,
+  box: BoxModel,
   limitRhPercent: PercentRh,
-  span: { fromS: Seconds; days: number; settleS?: Seconds },
-): Answer {
-  const toS = span.fromS + secondsFromDays(span.days)
-  const run = simulate(
-    caseNetwork(smoothed(box), span.fromS, toS, TIME_RINGS),
-    {
-      fromS: span.fromS,
-      toS,
-      outputS: [],
-      stopAbove: { rhPercent: limitRhPercent, fromS: span.fromS + (span.settleS ?? 0) },
-    },
-    TOLERANCES,
-  )
+  span: Span,
+): Answer & { readonly passing: Passing } {
+  const passing = firstAbove(smoothed(box, span), limitRhPercent, limitSpan(span), TOLERANCES, TIME_RINGS)
   return {
+    passing,
     quantity: 'days until the box air passes the limit',
-    value: run.crossedAtS === null ? Infinity : daysFromSeconds(run.crossedAtS - span.fromS),
+    value:
+      passing.ends === 'passes'
+        ? daysFromSeconds(passing.atS - span.fromS)
+        : passing.ends === 'holds'
+          ? Infinity
+          : Number.NaN,
     unit: 'd',
     knowledge: 'computed',
     because: {
@@ -74,10 +89,10 @@ export function whenPassesLimit(
 
 /** Steady RH of a box with this leak, holder and loading: between the beads' own RH and the room's. */
 export function steadyRh(
-  charge: Pick<BoxCase['charges'][number], 'kind' | 'loadingGPerG' | 'conductanceLPerH'>,
+  charge: Pick<ChargeModel, 'sorbent' | 'loadingGPerG' | 'conductanceLPerH'>,
   surroundings: { leakLPerH: number; roomRhPercent: PercentRh; temperatureC: number },
 ): Answer {
-  const chargeRhPercent = rhOverLoadingPercent(sorbentOf(charge.kind), {
+  const chargeRhPercent = rhOverLoadingPercent(charge.sorbent, {
     loadingGPerG: charge.loadingGPerG,
     temperatureC: surroundings.temperatureC,
   })
@@ -106,50 +121,28 @@ export function steadyRh(
 }
 
 const MOST_GRAMS = 5000
-/** Below this the answer is "none". */
-const LEAST_GRAMS = 2
+const SEARCH_RATIO = 1.02
 
 /**
- * Grams of the first charge's desiccant with which the box stays below the limit over an interval.
- * More beads are taken to lie in more holders: conductance grows with mass to the 2/3.
- * @returns g; Infinity where no amount does (the leak sets the floor)
+ * Grams of a charge's desiccant, all other charges taken out, with which the box stays below the limit.
+ * @returns g; Infinity where no amount does (the leak sets the floor); NaN where a run did not finish: `sizing` says
  */
 export function gramsNeeded(
-  box: BoxCase,
+  box: BoxModel,
+  charge: ChargeModel,
   limitRhPercent: PercentRh,
-  span: { fromS: Seconds; days: number; settleS?: Seconds },
-): Answer {
-  const [charge] = box.charges
-  if (!charge) throw new Error('A case without a charge asks for no grams.')
-  const holds = (dryMassG: Grams): boolean =>
-    whenPassesLimit(
-      {
-        ...box,
-        charges: [
-          {
-            ...charge,
-            dryMassG,
-            conductanceLPerH: charge.conductanceLPerH * (dryMassG / charge.dryMassG) ** (2 / 3),
-          },
-        ],
-      },
-      limitRhPercent,
-      span,
-    ).value === Infinity
-  let value = Infinity
-  if (holds(MOST_GRAMS)) {
-    let low = LEAST_GRAMS
-    let high = MOST_GRAMS
-    while (high / low > 1.02) {
-      const middle = Math.sqrt(low * high)
-      if (holds(middle)) high = middle
-      else low = middle
-    }
-    value = high
-  }
+  span: Span,
+): Answer & { readonly sizing: LeastGrams } {
+  const sizing = leastGrams(
+    smoothed(box, span),
+    { charge, limitRhPercent, span: limitSpan(span), mostG: MOST_GRAMS, ratio: SEARCH_RATIO },
+    TOLERANCES,
+    TIME_RINGS,
+  )
   return {
+    sizing,
     quantity: 'grams of desiccant needed',
-    value,
+    value: sizing.ends === 'found' ? sizing.grams : sizing.ends === 'no amount does' ? Infinity : Number.NaN,
     unit: 'g',
     knowledge: 'computed',
     because: {
@@ -167,17 +160,25 @@ export function gramsNeeded(
 
 /** Moisture of each spool of a box at the times asked for. */
 export function spoolsOverTime(
-  box: BoxCase,
+  box: BoxModel,
   fromS: Seconds,
   atS: ArrayLike<number>,
 ): { readonly id: string; readonly moisture: readonly SpoolMoisture[] }[] {
   const toS = atS[atS.length - 1]!
-  const network = caseNetwork(box, fromS, toS, TIME_RINGS)
+  const network = boxNetwork(box, { fromS, toS }, TIME_RINGS)
   const run = simulate(network, { fromS, toS, outputS: atS }, TOLERANCES)
-  return network.layouts.map(layout => ({
-    id: layout.id,
-    moisture: Array.from(run.atS, (_, row) => spoolMoisture(layout, run.waterG, row * network.nodes.length)),
-  }))
+  return network.spoolPlaces.flatMap(({ layout }) =>
+    layout
+      ? [
+          {
+            id: layout.id,
+            moisture: Array.from(run.atS, (_, row) =>
+              spoolMoisture(layout, run.waterG, row * network.nodes.length),
+            ),
+          },
+        ]
+      : [],
+  )
 }
 
 /**
@@ -185,7 +186,7 @@ export function spoolsOverTime(
  * @returns days for each slit transport; Infinity where this box does not get it there
  */
 export function daysToDry(
-  box: BoxCase,
+  box: BoxModel,
   spoolId: string,
   part: Part,
   limitPercent: number,
@@ -230,25 +231,31 @@ export function daysToDry(
 
 export interface WaterByPath {
   /** Most first; negative: it took water out of the air. `share` is of all that came in. */
-  readonly paths: readonly { readonly path: string; readonly broughtG: Grams; readonly share: number }[]
+  readonly paths: readonly { readonly way: Way; readonly broughtG: Grams; readonly share: number }[]
   readonly because: Because
 }
 
 /** Water that came into the box air over a span, g, by path: room paths, openings and what spools and board gave. */
-export function waterByPath(box: BoxCase, span: { fromS: Seconds; days: number }): WaterByPath {
+export function waterByPath(box: BoxModel, span: { fromS: Seconds; days: number }): WaterByPath {
   const toS = span.fromS + secondsFromDays(span.days)
-  const network = caseNetwork(box, span.fromS, toS, TIME_RINGS)
+  const network = boxNetwork(box, { fromS: span.fromS, toS }, TIME_RINGS)
   const run = simulate(network, { fromS: span.fromS, toS, outputS: [toS] }, TOLERANCES)
-  const brought = new Map<string, number>()
+  const brought: { way: Way; broughtG: number }[] = []
+  const book = (way: Way, grams: number) => {
+    const known = brought.find(item => isSameWay(item.way, way))
+    if (known) known.broughtG += grams
+    else brought.push({ way, broughtG: grams })
+  }
   network.links.forEach((link, l) => {
-    if (link.b === ROOM || link.b === 0) brought.set(link.path, (brought.get(link.path) ?? 0) + run.flowG[l]!)
+    if (link.b === ROOM || link.b === 0) book(link.way, run.flowG[l]!)
   })
-  for (const [path, grams] of Object.entries(run.eventWaterG))
-    brought.set(path, (brought.get(path) ?? 0) + grams)
-  const inward = [...brought.values()].filter(grams => grams > 0).reduce((a, b) => a + b, 0)
+  network.events.forEach((event, e) => {
+    if (event.kind !== 'conduct') book(event.way, run.eventWaterG[e]!)
+  })
+  const inward = brought.reduce((sum, { broughtG }) => sum + Math.max(0, broughtG), 0)
   return {
-    paths: [...brought]
-      .map(([path, broughtG]) => ({ path, broughtG, share: Math.max(0, broughtG) / inward }))
+    paths: brought
+      .map(item => ({ ...item, share: Math.max(0, item.broughtG) / inward }))
       .sort((a, b) => b.broughtG - a.broughtG),
     because: {
       formulaId: 'water-by-path',

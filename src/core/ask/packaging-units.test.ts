@@ -1,9 +1,11 @@
 import { describe, expect, test } from '@jest/globals'
 import { wallTemperatureFactor, wallConductanceLPerH, WALLS } from '../container/wall.ts'
-import { loadingAtRhGPerG, sorbentOf } from '../desiccant/sorbent.ts'
+import { DESICCANTS } from '../desiccant/catalogue.ts'
+import { loadingAtRhGPerG } from '../sorbent/sorbent.ts'
+import { someBox, someCharge, someSpool } from '#testing/box-models.ts'
 import { MATERIALS } from '../filament/catalogue.ts'
 import { moistureAtActivityPercent, sorptionIsotherm } from '../filament/sorption.ts'
-import { strandDiffusivityM2PerS, USUAL_SPOOL } from '../filament/winding.ts'
+import { strandDiffusivityM2PerS } from '../filament/winding.ts'
 import { gramsNeeded } from './box-questions.ts'
 import { dinUnits, milUnits } from './packaging-units.ts'
 import { steadyAir } from './spool-time.ts'
@@ -33,30 +35,22 @@ describe('beside Veld’s own sizing', () => {
   // a shut PP box with one spool, three months, to be held at 40 %
   const [areaM2, thicknessMm, days] = [0.4, 1.8, 90]
   const wvtrGPerM2Day = ((WALLS.PP / thicknessMm) * wallTemperatureFactor('PP', 23) * 0.85) / 0.9
-  const shut = (leakLPerH: number) => ({
-    freeAirL: 12,
-    inlets: [
-      { path: 'lid', conductanceLPerH: leakLPerH },
-      { path: 'wall', conductanceLPerH: wallConductanceLPerH('PP', areaM2, thicknessMm, 23) },
-    ],
-    charges: [{ id: 'c', kind: 'clay' as const, dryMassG: 60, loadingGPerG: 0.01, conductanceLPerH: 7 }],
-    spools: [
-      {
-        id: 's',
-        material: MATERIALS.PLA,
-        size: USUAL_SPOOL,
-        filamentG: 900,
-        diameterMm: 1.75 as const,
-        flanges: 'closed' as const,
-        slitShare: 0.07,
-        wetRhPercent: 50,
-        cardboardG: 0,
-      },
-    ],
-    openings: null,
-    airRhPercent: 50,
-    surroundings: steadyAir(23, 85),
+  const charge = someCharge({
+    sorbent: DESICCANTS.clay.sorbent,
+    dryMassG: 60,
+    loadingGPerG: 0.01,
   })
+  const shut = (leakLPerH: number) =>
+    someBox({
+      insideL: 12,
+      inlets: [
+        { by: 'lid', conductanceLPerH: leakLPerH },
+        { by: 'wall', conductanceLPerH: wallConductanceLPerH('PP', areaM2, thicknessMm, 23) },
+      ],
+      charges: [charge],
+      spools: [someSpool('PLA', 50, { filamentG: 900 })],
+      surroundings: steadyAir(23, 85),
+    })
   const span = { fromS: 0, days, settleS: 6 * 86_400 }
   const din = dinUnits({
     volumeL: 12,
@@ -69,14 +63,15 @@ describe('beside Veld’s own sizing', () => {
     days,
     finalRhPercent: 40,
   })
-  const unitG = 6 / loadingAtRhGPerG(sorbentOf('clay'), { relativeHumidityPercent: 40, temperatureC: 23 })
+  const unitG =
+    6 / loadingAtRhGPerG(DESICCANTS.clay.sorbent, { relativeHumidityPercent: 40, temperatureC: 23 })
 
   test('a box without a leak: DIN and Veld agree within a unit or two', () => {
-    const grams = gramsNeeded(shut(0), 40, span).value
+    const grams = gramsNeeded(shut(0), charge, 40, span).value
     expect(Math.abs(grams / unitG - din)).toBeLessThan(1.5)
   })
   test('a foam-strip lid (0.6 L/h) is what the standard leaves out: Veld asks for several times as much', () => {
-    const grams = gramsNeeded(shut(0.6), 40, span).value
+    const grams = gramsNeeded(shut(0.6), charge, 40, span).value
     expect(grams / unitG).toBeGreaterThan(2 * din)
   })
 })

@@ -12,6 +12,8 @@ import type { HolderKind } from '../container/holder.ts'
 import type { DesiccantKind } from '../desiccant/catalogue.ts'
 import type { Material } from '../filament/material.ts'
 import type { SpoolSize } from '../filament/winding.ts'
+import type { ConductanceLaw } from '../network/law.ts'
+import type { Stay } from '../model/box-model.ts'
 import type { Hygrometer } from '../reading/hygrometer.ts'
 import type { MonthlyProfile, RoomReading } from '../room/climate.ts'
 
@@ -20,7 +22,8 @@ export interface BoxFacts {
   readonly fromS: Seconds
   readonly nowS: Seconds
   readonly insideL: Litres
-  readonly wallLPerH: LitresPerHour
+  /** At its law's own temperature. */
+  readonly wall: { readonly conductanceLPerH: LitresPerHour; readonly law: ConductanceLaw }
   readonly leak: {
     readonly lowLPerH: LitresPerHour
     readonly highLPerH: LitresPerHour
@@ -47,7 +50,7 @@ export interface OpeningFacts {
   readonly openSeconds: Seconds
 }
 
-export interface ChargeFacts {
+export interface ChargeFacts extends Stay {
   readonly id: string
   readonly name: string
   readonly kind: DesiccantKind
@@ -56,8 +59,6 @@ export interface ChargeFacts {
   readonly holder: HolderKind
   /** Loading when it went in: anything between these. */
   readonly freshness: { readonly lowGPerG: GramsPerGram; readonly highGPerG: GramsPerGram }
-  readonly inS: Seconds
-  readonly outS: Seconds | null
   /** Heatings while it was in the box: it came out, was heated and came back. */
   readonly heatings: readonly HeatingFacts[]
   /** Water found by weighing: gross less holder less dry beads. */
@@ -78,7 +79,7 @@ export interface HeatingFacts {
   readonly leftWaterG?: Grams
 }
 
-export interface SpoolFacts {
+export interface SpoolFacts extends Stay {
   readonly id: string
   readonly name: string
   readonly material: Material
@@ -92,8 +93,6 @@ export interface SpoolFacts {
     readonly highRhPercent: PercentRh
     readonly group: string
   }
-  readonly inS: Seconds
-  readonly outS: Seconds | null
 }
 
 export interface ReadingFacts {

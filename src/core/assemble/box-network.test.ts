@@ -1,40 +1,20 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { CLIMATES } from '../room/climate.ts'
-import { profileSeries, sampledSurroundings } from '../room/sampled-room.ts'
-import { MATERIALS } from '../filament/catalogue.ts'
-import { USUAL_SPOOL } from '../filament/winding.ts'
+import { openingsEvery, someBox as box, someCharge, someSpool as spool } from '#testing/box-models.ts'
+import { steadyAir } from '../ask/spool-time.ts'
+import { DESICCANTS, type DesiccantKind } from '../desiccant/catalogue.ts'
+import type { BoxModel } from '../model/box-model.ts'
 import { ROOM, type Network } from '../network/network.ts'
 import { simulate } from '../network/simulate.ts'
-import { TABULATED } from '../desiccant/tabulated.ts'
-import { loadingAtRhGPerG, sorbentOf, type AnyDesiccantKind } from '../desiccant/sorbent.ts'
-import { steadyAir } from '../questions/spool-time.ts'
-import { caseNetwork, type BoxCase, type SpoolCase } from './box-case.ts'
+import { CLIMATES } from '../room/climate.ts'
+import { profileSeries, sampledSurroundings } from '../room/sampled-room.ts'
+import { loadingAtRhGPerG } from '../sorbent/sorbent.ts'
+import { boxNetwork } from './box-network.ts'
+import { modelFrom, stateAt } from './state.ts'
 
 const DAY = 86_400
-const spool = (id: keyof typeof MATERIALS, wetRhPercent: number, cardboardG = 0): SpoolCase => ({
-  id: `${id}-${wetRhPercent}`,
-  material: MATERIALS[id],
-  size: USUAL_SPOOL,
-  filamentG: 870,
-  diameterMm: 1.75,
-  flanges: 'closed',
-  slitShare: 0.07,
-  wetRhPercent,
-  cardboardG,
-})
-const box = (change: Partial<BoxCase> = {}): BoxCase => ({
-  freeAirL: 11,
-  inlets: [{ path: 'lid', conductanceLPerH: 0.4 }],
-  charges: [{ id: 'c', kind: 'silica-a', dryMassG: 160, loadingGPerG: 0.02, conductanceLPerH: 7 }],
-  spools: [spool('PLA', 40), spool('PETG', 35, 210)],
-  openings: null,
-  airRhPercent: 50,
-  surroundings: steadyAir(19, 58),
-  ...change,
-})
-const run = (of: BoxCase, days: number, rings = 6, points = 40) =>
-  simulate(caseNetwork(of, 0, days * DAY, rings), {
+const run = (of: BoxModel, days: number, rings = 6, points = 40) =>
+  simulate(boxNetwork(of, { fromS: 0, toS: days * DAY }, rings), {
     fromS: 0,
     toS: days * DAY,
     outputS: Float64Array.from({ length: points }, (_, i) => ((i + 1) / points) * days * DAY),
@@ -44,33 +24,40 @@ describe('the lumped spool, for whoever needs only the box air', () => {
   test.each([
     [
       'one damp spool in a jar',
-      box({ freeAirL: 4, spools: [spool('PLA', 45)], surroundings: steadyAir(21, 52) }),
+      box({ insideL: 4, spools: [spool('PLA', 45)], surroundings: steadyAir(21, 52) }),
     ],
     [
       'four spools in a tote',
       box({
-        freeAirL: 16,
-        spools: [spool('PLA', 44, 210), spool('PETG', 40), spool('ASA', 38), spool('TPU', 30)],
+        insideL: 16,
+        spools: [
+          spool('PLA', 44, { cardboardG: 210 }),
+          spool('PETG', 40),
+          spool('ASA', 38),
+          spool('TPU', 30),
+        ],
       }),
     ],
     [
       'nylon',
       box({
-        charges: [{ id: 'c', kind: 'silica-a', dryMassG: 240, loadingGPerG: 0.01, conductanceLPerH: 11 }],
+        charges: [someCharge({ dryMassG: 240, loadingGPerG: 0.01, conductanceLPerH: 11 })],
         spools: [spool('PA6', 25), spool('PC', 48)],
       }),
     ],
   ])('stays within 3 %% RH of twelve rings at 24 h, 7 d and 30 d: %s', (_name, of) => {
     const at = { fromS: 0, toS: 30 * DAY, outputS: [DAY, 7 * DAY, 30 * DAY] }
-    const lumped = simulate(caseNetwork(of, 0, at.toS, 0), at).airRhPercent
-    const ringed = simulate(caseNetwork(of, 0, at.toS, 12), at).airRhPercent
+    const lumped = simulate(boxNetwork(of, at, 0), at).airRhPercent
+    const ringed = simulate(boxNetwork(of, at, 12), at).airRhPercent
     lumped.forEach((rh, i) => expect(Math.abs(rh - ringed[i]!)).toBeLessThan(3))
   })
 })
 
-const kinds: AnyDesiccantKind[] = ['silica-a', 'silica-rd', ...(Object.keys(TABULATED) as AnyDesiccantKind[])]
+const kinds = Object.keys(DESICCANTS) as DesiccantKind[]
 const anyBox = fc.record({
   kind: fc.constantFrom(...kinds),
+  second: fc.constantFrom(...kinds),
+  rings: fc.constantFrom(0, 4),
   grams: fc.double({ min: 5, max: 900, noNaN: true }),
   beadsRh: fc.double({ min: 0.5, max: 60, noNaN: true }),
   leak: fc.double({ min: 0.01, max: 12, noNaN: true }),
@@ -88,32 +75,45 @@ describe('random boxes, schedules and rooms', () => {
   test('water closes to 1e-9 of what moved, nothing negative, RH within 0–100', () => {
     fc.assert(
       fc.property(anyBox, given => {
-        const sorbent = sorbentOf(given.kind)
         const days = 12
+        const beads = (kind: DesiccantKind, id: string) => {
+          const { sorbent } = DESICCANTS[kind]
+          return someCharge({
+            id,
+            sorbent,
+            dryMassG: given.grams,
+            loadingGPerG: loadingAtRhGPerG(sorbent, {
+              relativeHumidityPercent: given.beadsRh,
+              temperatureC: 15,
+            }),
+            conductanceLPerH: 9,
+          })
+        }
         const result = run(
           box({
-            inlets: [{ path: 'lid', conductanceLPerH: given.leak }],
+            inlets: [{ by: 'lid', conductanceLPerH: given.leak }],
             airRhPercent: given.airRh,
+            // two kinds side by side, the second coming and going
             charges: [
-              {
-                id: 'c',
-                kind: given.kind,
-                dryMassG: given.grams,
-                loadingGPerG: loadingAtRhGPerG(sorbent, {
-                  relativeHumidityPercent: given.beadsRh,
-                  temperatureC: 15,
-                }),
-                conductanceLPerH: 9,
-              },
+              beads(given.kind, 'c'),
+              { ...beads(given.second, 'd'), inS: 3.2 * DAY, outS: 9 * DAY, solidsL: 0.2 },
             ],
-            spools: [{ ...spool(given.material, given.wet, given.board), flanges: given.flanges }],
-            openings: { everyS: given.everyDays * DAY, openSeconds: 40 },
+            spools: [
+              spool(given.material, given.wet, { cardboardG: given.board, flanges: given.flanges }),
+              spool('PETG', given.wet, {
+                inS: 2 * DAY,
+                outS: 7.5 * DAY,
+                solidsL: 0.8,
+                flanges: given.flanges,
+              }),
+            ],
+            openings: openingsEvery(given.everyDays, 40, days),
             surroundings: sampledSurroundings(
               profileSeries(CLIMATES[given.climate].profile, given.swingK, 0, days * DAY),
             ),
           }),
           days,
-          4,
+          given.rings,
         )
         expect(result.outcome).toBe('finished')
         expect(Math.abs(result.closureG)).toBeLessThan(1e-9 * result.movedG)
@@ -132,10 +132,10 @@ describe('random boxes, schedules and rooms', () => {
     wet: fc.double({ min: 5, max: 50, noNaN: true }),
     room: fc.double({ min: 55, max: 90, noNaN: true }),
   })
-  const dryBox = (g: { leak: number; grams: number; wet: number; room: number }): BoxCase =>
+  const dryBox = (g: { leak: number; grams: number; wet: number; room: number }): BoxModel =>
     box({
-      inlets: [{ path: 'lid', conductanceLPerH: g.leak }],
-      charges: [{ id: 'c', kind: 'silica-a', dryMassG: g.grams, loadingGPerG: 0, conductanceLPerH: 7 }],
+      inlets: [{ by: 'lid', conductanceLPerH: g.leak }],
+      charges: [someCharge({ dryMassG: g.grams, loadingGPerG: 0 })],
       spools: [spool('PLA', g.wet)],
       airRhPercent: 50,
       surroundings: steadyAir(20, g.room),
@@ -167,10 +167,9 @@ describe('random boxes, schedules and rooms', () => {
 })
 
 test('the order of nodes does not matter, rings, strands and side links included', () => {
-  const plain = caseNetwork(
-    box({ spools: [{ ...spool('PLA', 44), flanges: 'spoked' }, spool('PA6', 20, 200)] }),
-    0,
-    30 * DAY,
+  const plain = boxNetwork(
+    box({ spools: [spool('PLA', 44, { flanges: 'spoked' }), spool('PA6', 20, { cardboardG: 200 })] }),
+    { fromS: 0, toS: 30 * DAY },
     5,
   )
   // children may come in any order as long as each parent comes first: branches swapped whole
@@ -206,4 +205,42 @@ test('a box that is chilled below its dew point reports the dew, and its air sta
   expect(result.mostDewG).toBeGreaterThan(0.05)
   expect(result.airRhPercent.at(-1)).toBe(100)
   expect(Math.abs(result.closureG)).toBeLessThan(1e-9 * result.movedG)
+})
+
+describe('a state and the box from there on', () => {
+  test.each([0, 6])('going on from the middle is the same as going through: %i rings', rings => {
+    const of = box({
+      charges: [someCharge(), someCharge({ id: 'd', sorbent: DESICCANTS['sieve-4a'].sorbent, inS: 4 * DAY })],
+      spools: [spool('PLA', 40), spool('PA6', 30, { cardboardG: 200, outS: 6 * DAY })],
+    })
+    const through = { fromS: 0, toS: 20 * DAY, outputS: [10 * DAY, 20 * DAY] }
+    const network = boxNetwork(of, through, rings)
+    const whole = simulate(network, through)
+    const middle = stateAt(of, network, whole.waterG, 10 * DAY)
+    const later = modelFrom(of, middle)
+    expect(later.charges.map(charge => charge.id)).toEqual(['c', 'd'])
+    expect(later.spools.map(item => item.material.id)).toEqual(['PLA'])
+    const rest = { fromS: 10 * DAY, toS: 20 * DAY, outputS: [20 * DAY] }
+    const on = simulate(boxNetwork(later, rest, rings), rest)
+    expect(Math.abs(on.airRhPercent[0]! - whole.airRhPercent[1]!)).toBeLessThan(0.05)
+  })
+})
+
+describe('what holds no water is named, not divided by', () => {
+  const end = (of: BoxModel) => run(of, 5, 6, 2)
+  test('beads 0, spool 0, leak 0: the run ends, and everything in it is a number', () => {
+    for (const of of [
+      box({ charges: [someCharge({ dryMassG: 0 })] }),
+      box({ spools: [spool('PLA', 40, { filamentG: 0, cardboardG: 200 })] }),
+      box({ inlets: [{ by: 'lid', conductanceLPerH: 0 }] }),
+      box({ inlets: [], charges: [], spools: [] }),
+    ]) {
+      const result = end(of)
+      expect(result.outcome).toBe('finished')
+      expect(result.airRhPercent.every(Number.isFinite)).toBe(true)
+      expect(result.waterG.every(Number.isFinite)).toBe(true)
+    }
+  })
+  test('no free air: an outcome of its own', () =>
+    expect(end(box({ insideL: 0 }))).toMatchObject({ outcome: 'nothing to hold water', steps: 0 }))
 })

@@ -1,0 +1,157 @@
+import type { LitresPerHour, Seconds } from '#units/quantity.ts'
+import { secondsFromDays } from '#units/time.ts'
+import { perCubicMetreFromPerLitre } from '#units/volume.ts'
+import { vapourPressurePa } from '../air/vapour.ts'
+import { boxNetwork, freeAirAtL, type BoxNetwork } from '../assemble/box-network.ts'
+import { modelFrom, type BoxState } from '../assemble/state.ts'
+import { openingShare } from '../container/opening.ts'
+import { HOLDERS } from '../container/holder.ts'
+import { DESICCANTS } from '../desiccant/catalogue.ts'
+import type { BoxFacts, ChargeFacts, SpoolFacts } from '../evidence/facts.ts'
+import { spoolSolidsL } from '../filament/winding.ts'
+import type { BoxModel, ChargeModel, SpoolModel } from '../model/box-model.ts'
+import type { Surroundings } from '../network/network.ts'
+import { loadingAfterHeatGPerG } from '../renewal/loading-after-heat.ts'
+import { courseSurroundings, roomCourse, type RoomCourse } from '../room/climate.ts'
+import type { DrawValues } from './unknowns.ts'
+
+const HOURS_PER_MONTH = 730.5
+const USUAL_OPEN_SECONDS = 30
+const USUAL_HEATING_C = 115
+
+/** How far ahead a forecast looks. */
+export const HORIZON_S = secondsFromDays(400)
+
+/** Days of a room are the same for every draw of a box: reckoned once. */
+const courses = new WeakMap<BoxFacts, RoomCourse>()
+
+/** The room over the box's whole history and forecast, as one draw takes it. */
+export function drawSurroundings(facts: BoxFacts, values: DrawValues): Surroundings {
+  const course =
+    courses.get(facts) ?? roomCourse({ ...facts.room, fromS: facts.fromS, toS: facts.nowS + HORIZON_S })
+  courses.set(facts, course)
+  return courseSurroundings(course, values.roomFactor)
+}
+
+/** Habitual openings as a steady conductance: each exchanges a share of the free air. */
+const openingsLPerH = (facts: BoxFacts, airL: number): LitresPerHour =>
+  (facts.openingsPerMonth * openingShare(USUAL_OPEN_SECONDS) * airL) / HOURS_PER_MONTH
+
+/** Vapour pressure of the room's air at a time, Pa. */
+function roomPressurePa(surroundings: Surroundings, atS: Seconds): number {
+  const point = { temperatureC: 0, vapourDensityGPerL: 0 }
+  surroundings.at(atS, point)
+  return vapourPressurePa({
+    vapourDensityGPerM3: perCubicMetreFromPerLitre(point.vapourDensityGPerL),
+    temperatureC: point.temperatureC,
+  })
+}
+
+/** Loading of a charge fresh from a heating; by default the usual one, in the room's air of that day. */
+export const freshLoadingGPerG = (
+  charge: Pick<ChargeFacts, 'kind'>,
+  values: DrawValues,
+  surroundings: Surroundings,
+  atS: Seconds,
+  temperatureC: number = USUAL_HEATING_C,
+  airVapourPressurePa: number = roomPressurePa(surroundings, atS),
+): number =>
+  loadingAfterHeatGPerG(DESICCANTS[charge.kind], { airVapourPressurePa, temperatureC }, values.residueGPerG)
+
+function chargeModel(
+  charge: ChargeFacts,
+  isFirst: boolean,
+  values: DrawValues,
+  surroundings: Surroundings,
+): ChargeModel {
+  const { sorbent, capacitySpread, bulkDensityGPerMl } = DESICCANTS[charge.kind]
+  const { lowGPerG, highGPerG } = charge.freshness
+  const dryMassG = charge.dryMassG * (charge.massKnowledge === 'assumed' ? values.massFactor : 1)
+  const capacityFactor = Math.exp(capacitySpread * values.capacityDeviations)
+  return {
+    id: charge.id,
+    sorbent,
+    dryMassG,
+    capacityFactor,
+    loadingGPerG: isFirst ? values.firstLoadingGPerG : lowGPerG + (highGPerG - lowGPerG) * values.laterShare,
+    conductanceLPerH: HOLDERS[charge.holder].conductanceLPerH * values.holderFactor,
+    solidsL: charge.dryMassG / bulkDensityGPerMl / 1000,
+    renewals: charge.heatings.map(heating => ({
+      atS: heating.atS,
+      waterG:
+        heating.leftWaterG ??
+        freshLoadingGPerG(
+          charge,
+          values,
+          surroundings,
+          heating.atS,
+          heating.temperatureC,
+          heating.airVapourPressurePa,
+        ) *
+          dryMassG *
+          capacityFactor,
+    })),
+    inS: charge.inS,
+    outS: charge.outS,
+  }
+}
+
+const spoolModel = (spool: SpoolFacts, values: DrawValues): SpoolModel => ({
+  id: spool.id,
+  material: spool.material,
+  size: spool.size,
+  filamentG: spool.filamentG,
+  diameterMm: 1.75,
+  flanges: 'closed',
+  slitShare: values.slitShare,
+  wetRhPercent: values.wetnessRhPercent[spool.wetness.group]!,
+  cardboardG: spool.cardboardG,
+  solidsL: spoolSolidsL(spool.material, spool.filamentG, spool.emptyG),
+  inS: spool.inS,
+  outS: spool.outS,
+})
+
+/** The box as one draw takes it, from its first entry on. */
+export function modelOfDraw(facts: BoxFacts, values: DrawValues): BoxModel {
+  const surroundings = drawSurroundings(facts, values)
+  const model: BoxModel = {
+    insideL: facts.insideL,
+    inlets: [
+      { by: 'lid', conductanceLPerH: values.leakLPerH },
+      { by: 'wall', ...facts.wall },
+    ],
+    charges: facts.charges.map((charge, i) => chargeModel(charge, i === 0, values, surroundings)),
+    spools: facts.spools.map(spool => spoolModel(spool, values)),
+    openings: facts.openings,
+    airRhPercent: 'room',
+    surroundings,
+  }
+  const habitLPerH = openingsLPerH(facts, freeAirAtL(model, facts.nowS))
+  return {
+    ...model,
+    inlets: [
+      ...model.inlets,
+      {
+        by: 'openings',
+        // whoever logs openings is believed for the past; the habit goes on into the future
+        conductanceLPerH: facts.openings.length > 0 ? 0 : habitLPerH,
+        later: [{ atS: facts.nowS, conductanceLPerH: habitLPerH }],
+      },
+    ],
+  }
+}
+
+export const historyNetwork = (facts: BoxFacts, model: BoxModel, rings = 0): BoxNetwork =>
+  boxNetwork(model, { fromS: facts.fromS, toS: facts.nowS }, rings)
+
+/** A box from now on, as a draw left it. @param without spools taken out now */
+export function futureModel(
+  draw: { readonly model: BoxModel; readonly now: BoxState },
+  without: readonly string[] = [],
+): BoxModel {
+  const future = modelFrom(draw.model, draw.now)
+  return without.length === 0
+    ? future
+    : // what is lifted out leaves its room to the air, as it stood: the lid is hardly open
+      { ...future, spools: future.spools.filter(spool => !without.includes(spool.id)) }
+}

@@ -1,0 +1,28 @@
+import type { Celsius, Pascal } from '#units/quantity.ts'
+import { kelvinFromCelsius } from '#units/temperature.ts'
+import { vapourDiffusivityM2PerS } from '../air/diffusivity.ts'
+import { GAS_CONSTANT_J_PER_MOL_K, STANDARD_PRESSURE_PA } from '../air/vapour.ts'
+
+/** How a conductance changes with temperature: with the diffusivity of vapour in air, or by Arrhenius. */
+export type ConductanceLaw =
+  | { readonly kind: 'diffusion'; readonly referenceC: Celsius; readonly of?: 'box' | 'spool' }
+  | {
+      readonly kind: 'arrhenius'
+      readonly activationKJPerMol: number
+      readonly referenceC: Celsius
+      readonly of?: 'box' | 'spool'
+    }
+
+/** A conductance at a temperature over that at the law's reference; reckoned once, asked often. */
+export function lawFactor(
+  law: ConductanceLaw,
+  pressurePa: Pascal = STANDARD_PRESSURE_PA,
+): (temperatureC: Celsius) => number {
+  if (law.kind === 'diffusion') {
+    const reference = vapourDiffusivityM2PerS(law.referenceC)
+    return temperatureC => vapourDiffusivityM2PerS(temperatureC, pressurePa) / reference
+  }
+  const perK = (-law.activationKJPerMol * 1000) / GAS_CONSTANT_J_PER_MOL_K
+  const inverse = 1 / kelvinFromCelsius(law.referenceC)
+  return temperatureC => Math.exp(perK * (1 / kelvinFromCelsius(temperatureC) - inverse))
+}
