@@ -10,9 +10,9 @@ import { plainServer } from '../e2e/plain-server.ts'
 import { root } from '../scripts/set-up.mjs'
 import type { Act } from '../src/records/act.ts'
 import { fill, records } from '../e2e/own-journal.ts'
-import { inForce } from '../src/records/in-force.ts'
-import { fold } from '../src/records/fold.ts'
-import { undoSteps } from '../src/records/undo.ts'
+import { inForce } from '../src/journal/in-force.ts'
+import { fold } from '../src/journal/fold.ts'
+import { undoSteps } from '../src/journal/undo.ts'
 
 export async function journalBench(): Promise<void> {
   const nowMs = Date.now()

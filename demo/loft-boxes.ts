@@ -5,8 +5,9 @@ import type { DrawValues } from '#core/estimate/unknowns.ts'
 import type { MaterialId } from '#core/filament/material.ts'
 import type { MonthlyProfile } from '#core/room/climate.ts'
 import type { Draft } from '#records/act.ts'
-import type { Freshness, Indicator } from '#records/kinds/charge.ts'
-import type { Wetness } from '#records/kinds/spool.ts'
+import type { Indicator } from '#records/kinds/charge.ts'
+import type { Freshness } from '#core/evidence/freshness.ts'
+import type { Wetness } from '#core/evidence/wetness.ts'
 
 /** Unheated, under a tin roof, over water. */
 export const LOFT_CLIMATE: MonthlyProfile = {
@@ -177,7 +178,7 @@ export const BOXES: readonly LoftBox[] = [
     holder: 'packet',
     freshness: 'new',
     spools: [spool('TPU rope', 'TPU', 'rose', 480, 'dried today')],
-    truth: { leakLPerH: 0.09, massFactor: 1.1 },
+    truth: { leakLPerH: 0.09, massDeviations: 0.25 },
     unreadDays: 37,
   },
   {

@@ -1,9 +1,9 @@
 import { seedFromText } from '#core/estimate/random.ts'
 import { reckonBox } from '#core/estimate/reckon.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
-import { boxFacts } from '#records/box-facts.ts'
-import { boxView } from '#records/box-view.ts'
-import { fold } from '#records/fold.ts'
+import { boxFacts } from '#journal/box-facts.ts'
+import { boxView } from '#journal/box-view.ts'
+import { fold } from '#journal/fold.ts'
 import { BOXES } from './loft-boxes.ts'
 import { boathouseLoft } from './loft.ts'
 

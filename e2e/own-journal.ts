@@ -2,8 +2,8 @@ import { writeFileSync } from 'node:fs'
 import type { Page } from 'puppeteer-core'
 import { boathouseLoft } from '../demo/loft.ts'
 import { readAct, type Act } from '../src/records/act.ts'
-import { fold } from '../src/records/fold.ts'
-import type { State } from '../src/records/state.ts'
+import { fold } from '../src/journal/fold.ts'
+import type { State } from '../src/journal/state.ts'
 import { writeBackup } from '../src/formats/backup/write-backup.ts'
 
 /** The made-up loft as if a person had entered it: for tests that need an own journal with something in it. */

@@ -41,7 +41,11 @@ test.each([
     "import { b } from '#store/journal-store.ts'\nexport const a = b\n",
     'records stands on core',
   ],
-  ['src/store/a.ts', "import { b } from '#places/shelf/layout.ts'\nexport const a = b\n", 'stand on records'],
+  [
+    'src/store/a.ts',
+    "import { b } from '#places/shelf/shelf-sentence.ts'\nexport const a = b\n",
+    'stand on journal',
+  ],
   [
     'src/workers/a.ts',
     "import { b } from '#store/journal-store.ts'\nexport const a = b\n",
@@ -49,8 +53,8 @@ test.each([
   ],
   [
     'src/draw/a.ts',
-    "import { b } from '#places/shelf/layout.ts'\nexport const a = b\n",
-    'draw stands on core',
+    "import { b } from '#places/shelf/shelf-sentence.ts'\nexport const a = b\n",
+    'draw stands on ui',
   ],
   [
     'src/places/box/a.ts',
@@ -58,9 +62,35 @@ test.each([
     'places do not know the app',
   ],
   [
+    'src/places/box/a.ts',
+    "import { b } from '../shelf/shelf-sentence.ts'\nexport const a = b\n",
+    'a place imports no other place',
+  ],
+  [
+    'src/places/box/a.ts',
+    "import { b } from '#places/shelf/shelf-sentence.ts'\nexport const a = b\n",
+    'a place imports no other place',
+  ],
+  [
+    'src/core/desiccant/a.ts',
+    "import { b } from '../estimate/b.ts'\nexport const a = b\n",
+    "core's rooms stand in an order",
+  ],
+  [
+    'src/core/network/a.ts',
+    "import type { B } from '#core/filament/b.ts'\nexport type A = B\n",
+    "core's rooms stand in an order",
+  ],
+  [
+    'src/journal/a.ts',
+    "import { b } from '#session/writing.ts'\nexport const a = b\n",
+    'journal stands on records',
+  ],
+  ['src/ui/a.ts', "import { b } from '#draw/vessel.tsx'\nexport const a = b\n", 'ui stands on session'],
+  [
     'demo/a.ts',
     "import { b } from '#store/journal-store.ts'\nexport const a = b\n",
-    'demo stands on records',
+    'demo stands on journal',
   ],
   ['server/a.ts', "import { b } from '#core/answer.ts'\nexport const a = b\n", 'the server knows formats'],
 ])('an arrow that points up is refused: %s %j', (file, text, words) =>

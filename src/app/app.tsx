@@ -4,7 +4,7 @@ import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tan
 import { lazy, type ReactNode } from 'react'
 import { createHashRouter, RouterProvider, useRouteError } from 'react-router'
 import { readPreferences, USUAL_PREFERENCES, writePreferences, type Preferences } from '#store/preferences.ts'
-import { PreferenceContext } from '../places/journal/journal-context.tsx'
+import { PreferenceContext } from '#session/journal-context.tsx'
 import { JournalRoot } from './journal-root.tsx'
 import { theme } from './theme.ts'
 

@@ -1,5 +1,5 @@
 import { NavLink } from 'react-router'
-import { useJournalTools } from '../places/journal/journal-context.tsx'
+import { useJournalTools } from '#session/journal-context.tsx'
 
 /** What stands beside the places: the journal itself and how it is shown. */
 export const BESIDE = [

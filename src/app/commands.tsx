@@ -1,9 +1,9 @@
 import { useHotkeys } from '@mantine/hooks'
 import { useState } from 'react'
 import { useLocation, useNavigate } from 'react-router'
-import { useJournalTools } from '../places/journal/journal-context.tsx'
-import { later } from '../places/journal/later.tsx'
-import { useUndo } from '../places/journal/queries.ts'
+import { useJournalTools } from '#session/journal-context.tsx'
+import { later } from '#ui/later.tsx'
+import { useUndo } from '#session/writing.ts'
 
 const Palette = later(() => import('./palette.tsx'))
 const ShortcutList = later(() => import('./shortcut-list.tsx'))

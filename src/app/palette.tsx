@@ -2,10 +2,11 @@ import '@mantine/spotlight/styles.css'
 import { createSpotlight, Spotlight, type SpotlightActionData } from '@mantine/spotlight'
 import { useEffect } from 'react'
 import { useNavigate } from 'react-router'
-import { ALMANAC_PAGES } from '../places/almanac/almanac-pages.ts'
-import { useJournalTools } from '../places/journal/journal-context.tsx'
-import { useJournal, useUndo } from '../places/journal/queries.ts'
-import { inShelfOrder } from '../places/round/round-steps.ts'
+import { ALMANAC_PAGES } from '#ui/almanac-pages.ts'
+import { useJournalTools } from '#session/journal-context.tsx'
+import { useJournal } from '#session/journal-query.ts'
+import { useUndo } from '#session/writing.ts'
+import { inShelfOrder } from '#journal/shelf-order.ts'
 
 const [store, palette] = createSpotlight()
 const MOST_SHOWN = 12

@@ -1,10 +1,10 @@
 import type { ReactNode } from 'react'
 import { Link, NavLink, useLocation, useNavigate } from 'react-router'
-import { useJournalTools } from '../places/journal/journal-context.tsx'
+import { useJournalTools } from '#session/journal-context.tsx'
 import { Commands } from './commands.tsx'
 import { UpdateOffer } from './offline.tsx'
 import { BESIDE, BottomWords } from './bottom-words.tsx'
-import { UndoButtons } from '../places/journal/undo-button.tsx'
+import { UndoButtons } from '#ui/undo-button.tsx'
 
 /** Wordmark, the places that work, and how things are shown. */
 export function Shell({ children }: { readonly children: ReactNode }) {

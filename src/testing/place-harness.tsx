@@ -7,8 +7,8 @@ import type { Act, Maker } from '#records/act.ts'
 import type { JournalStore } from '#store/journal-store.ts'
 import { USUAL_PREFERENCES, type Preferences } from '#store/preferences.ts'
 import type { Reckoner } from '#workers/protocol.ts'
-import { JournalContext, PreferenceContext, type JournalTools } from '#places/journal/journal-context.tsx'
-import { WhyProvider } from '#places/why/why-provider.tsx'
+import { JournalContext, PreferenceContext, type JournalTools } from '#session/journal-context.tsx'
+import { WhyProvider } from '#ui/why-provider.tsx'
 
 export const NOW = Date.parse('2025-11-08T10:00:00Z')
 

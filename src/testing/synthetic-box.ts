@@ -56,6 +56,7 @@ export function syntheticBox(
         outS: null,
         heatings: [],
         weighings: [],
+        looks: [],
       },
     ],
     spools: materials.map((materialId, i) => ({

@@ -171,7 +171,11 @@ describe('floor', () => {
 test('unknowns: only what applies is asked, and draws stay inside what was told', () => {
   const { facts } = made(2, 30)
   const ids = unknownsOf(facts).map(u => u.id)
-  expect(ids).not.toContain('mass')
+  // told by weight on the packet: shared by every weighing, and nothing to ask
+  expect(unknownsOf(facts).find(u => u.id === 'mass')).toMatchObject({ ask: null })
+  const [charge] = facts.charges
+  const measured = { ...facts, charges: [{ ...charge!, massKnowledge: 'measured' as const }] }
+  expect(unknownsOf(measured).map(u => u.id)).not.toContain('mass')
   expect(ids).not.toContain('residue')
   for (const z of [-6, -1, 0, 1, 6]) {
     const values = drawValues(facts, unknownsOf(facts), new Float64Array(ids.length).fill(z))

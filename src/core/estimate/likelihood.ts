@@ -6,21 +6,25 @@ import { OFFSET_SHARE } from './unknowns.ts'
 /** What the lumped model itself may miss a reading by, % RH, one standard deviation. */
 const MODEL_SPREAD_RH = 1
 
+/** What the model's water in the beads may be wrong by, one standard deviation: a share of it, and at least so much. */
+const MODEL_SHARE_OF_WATER = 0.01
+const LEAST_SIGMA_G = 0.02
+
 /** One thing seen that a draw must answer for. */
 export interface Observation {
   readonly id: string
-  readonly kind: 'reading' | 'weighing'
+  readonly kind: 'reading' | 'weighing' | 'colour'
   readonly atS: number
   readonly value: number
   readonly sigma: number
   /** A display at its floor says "at most this". */
   readonly censored: boolean
-  /** Of the charge weighed, in the facts' order; null for a reading. */
+  /** Of the charge weighed or looked at, in the facts' order; null for a reading. */
   readonly charge: number | null
   readonly temperatureC: number
 }
 
-/** All settled readings and all weighings, in order of time. */
+/** All settled readings, all weighings and colours, in order of time. */
 export function observationsOf(facts: BoxFacts): Observation[] {
   const newEachTime = (facts.hygrometer.accuracyPercentRh / 2) * Math.sqrt(1 - OFFSET_SHARE ** 2)
   const readingSigma = Math.hypot(newEachTime, MODEL_SPREAD_RH)
@@ -44,7 +48,23 @@ export function observationsOf(facts: BoxFacts): Observation[] {
           kind: 'weighing',
           atS: weighing.atS,
           value: weighing.waterG,
-          sigma: weighing.sigmaG,
+          sigma: Math.hypot(
+            weighing.sigmaG,
+            MODEL_SHARE_OF_WATER * Math.max(weighing.waterG, 0),
+            LEAST_SIGMA_G,
+          ),
+          censored: false,
+          charge: index,
+          temperatureC: 0,
+        })
+    for (const look of charge.looks)
+      if (look.atS <= facts.nowS)
+        list.push({
+          id: look.id,
+          kind: 'colour',
+          atS: look.atS,
+          value: look.loadingGPerG,
+          sigma: look.sigmaGPerG,
           censored: false,
           charge: index,
           temperatureC: 0,

@@ -7,6 +7,7 @@ import { modelFrom, type BoxState } from '../assemble/state.ts'
 import { openingShare } from '../container/opening.ts'
 import { HOLDERS } from '../container/holder.ts'
 import { DESICCANTS } from '../desiccant/catalogue.ts'
+import { DRY_MASS_SPREAD } from '../evidence/weighing.ts'
 import type { BoxFacts, ChargeFacts, SpoolFacts } from '../evidence/facts.ts'
 import { spoolSolidsL } from '../filament/winding.ts'
 import type { BoxModel, ChargeModel, SpoolModel } from '../model/box-model.ts'
@@ -66,7 +67,7 @@ function chargeModel(
 ): ChargeModel {
   const { sorbent, capacitySpread, bulkDensityGPerMl } = DESICCANTS[charge.kind]
   const { lowGPerG, highGPerG } = charge.freshness
-  const dryMassG = charge.dryMassG * (charge.massKnowledge === 'assumed' ? values.massFactor : 1)
+  const dryMassG = charge.dryMassG * Math.exp(DRY_MASS_SPREAD[charge.massKnowledge] * values.massDeviations)
   const capacityFactor = Math.exp(capacitySpread * values.capacityDeviations)
   return {
     id: charge.id,
@@ -79,17 +80,19 @@ function chargeModel(
     renewals: charge.heatings.map(heating => ({
       atS: heating.atS,
       waterG:
-        heating.leftWaterG ??
-        freshLoadingGPerG(
-          charge,
-          values,
-          surroundings,
-          heating.atS,
-          heating.temperatureC,
-          heating.airVapourPressurePa,
-        ) *
-          dryMassG *
-          capacityFactor,
+        heating.leftWaterG === undefined
+          ? freshLoadingGPerG(
+              charge,
+              values,
+              surroundings,
+              heating.atS,
+              heating.temperatureC,
+              heating.airVapourPressurePa,
+            ) *
+            dryMassG *
+            capacityFactor
+          : // what the scale took for water is less where the beads are heavier than told
+            Math.max(0, heating.leftWaterG + charge.dryMassG - dryMassG),
     })),
     inS: charge.inS,
     outS: charge.outS,

@@ -76,7 +76,12 @@ export function runDraw(
     if (i >= reached) return Number.MAX_SAFE_INTEGER
     if (observation.charge !== null) {
       const node = network.chargeNodes[observation.charge]!
-      return node === null ? 0 : run.waterG[i * nodes + node]!
+      const waterG = node === null ? 0 : run.waterG[i * nodes + node]!
+      const { dryMassG } = model.charges[observation.charge]!
+      // a weighing reads the beads' true mass as water where they are heavier than told
+      return observation.kind === 'colour'
+        ? waterG / Math.max(dryMassG, 1e-9)
+        : waterG + dryMassG - facts.charges[observation.charge]!.dryMassG
     }
     surroundings.at(observation.atS, point)
     return (

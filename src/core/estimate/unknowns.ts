@@ -1,11 +1,13 @@
 import { normalCdf } from '../normal.ts'
 import { DEFAULT_SLIT_SHARE } from '../filament/winding.ts'
 import type { BoxFacts } from '../evidence/facts.ts'
+import { DRY_MASS_SPREAD } from '../evidence/weighing.ts'
 
 /** What one draw takes for true. */
 export interface DrawValues {
   readonly leakLPerH: number
-  readonly massFactor: number
+  /** Dry mass against what was told or assumed, in standard deviations of how well that is known. */
+  readonly massDeviations: number
   /** What its beads can hold, in standard deviations between makes. */
   readonly capacityDeviations: number
   /** Loading of the first charge when it went in. */
@@ -35,8 +37,6 @@ export interface Unknown {
 export const OFFSET_SHARE = 0.8
 const LEAST_RESIDUE_G_PER_G = 0.002
 const MOST_RESIDUE_G_PER_G = 0.02
-/** Spread of ln(grams) where nobody weighed or read the packet. */
-const UNTOLD_MASS_SPREAD = 0.4
 const HOLDER_SPREAD = 0.35
 /** Puts 0.03–0.15 at two standard deviations about the default. */
 const SLIT_SPREAD = 0.4
@@ -52,8 +52,13 @@ export function unknownsOf(facts: BoxFacts): Unknown[] {
   ]
   const first = facts.charges[0]
   if (first) {
-    if (facts.charges.some(charge => charge.massKnowledge === 'assumed'))
-      list.push({ id: 'mass', name: 'how many beads there are', ask: 'how many beads there are' })
+    const isAssumed = facts.charges.some(charge => charge.massKnowledge === 'assumed')
+    if (facts.charges.some(charge => DRY_MASS_SPREAD[charge.massKnowledge] > 0))
+      list.push({
+        id: 'mass',
+        name: 'how many beads there are',
+        ask: isAssumed ? 'how many beads there are' : null,
+      })
     list.push({ id: 'freshness', name: 'how fresh the beads were', ask: 'how fresh the beads were' })
     if (facts.charges.length > 1 || facts.charges.some(charge => charge.heatings.length > 0))
       list.push({ id: 'residue', name: 'what heating left in the beads', ask: null })
@@ -86,7 +91,7 @@ export function drawValues(facts: BoxFacts, unknowns: readonly Unknown[], z: Arr
   }
   return {
     leakLPerH: Math.exp(between(Math.log(facts.leak.lowLPerH), Math.log(facts.leak.highLPerH), 'leak')),
-    massFactor: Math.exp(UNTOLD_MASS_SPREAD * at('mass')),
+    massDeviations: at('mass'),
     capacityDeviations: at('capacity'),
     firstLoadingGPerG: first ? between(first.freshness.lowGPerG, first.freshness.highGPerG, 'freshness') : 0,
     laterShare: normalCdf(at('residue')),

@@ -15,6 +15,7 @@ import type { SpoolSize } from '../filament/winding.ts'
 import type { ConductanceLaw } from '../network/law.ts'
 import type { Stay } from '../model/box-model.ts'
 import type { Hygrometer } from '../reading/hygrometer.ts'
+import type { LoadingRange } from './freshness.ts'
 import type { MonthlyProfile, RoomReading } from '../room/climate.ts'
 
 /** All that is known of one box, from its first entry on: the estimator's whole input. Plain data, fit for a message. */
@@ -58,15 +59,22 @@ export interface ChargeFacts extends Stay {
   readonly massKnowledge: Knowledge
   readonly holder: HolderKind
   /** Loading when it went in: anything between these. */
-  readonly freshness: { readonly lowGPerG: GramsPerGram; readonly highGPerG: GramsPerGram }
+  readonly freshness: LoadingRange
   /** Heatings while it was in the box: it came out, was heated and came back. */
   readonly heatings: readonly HeatingFacts[]
-  /** Water found by weighing: gross less holder less dry beads. */
+  /** Water found by weighing: gross less holder less dry beads, as their mass is told; σ is the scale's alone. */
   readonly weighings: readonly {
     readonly id: string
     readonly atS: Seconds
     readonly waterG: Grams
     readonly sigmaG: Grams
+  }[]
+  /** Loadings their colour stands for. */
+  readonly looks: readonly {
+    readonly id: string
+    readonly atS: Seconds
+    readonly loadingGPerG: GramsPerGram
+    readonly sigmaGPerG: GramsPerGram
   }[]
 }
 
@@ -75,7 +83,7 @@ export interface HeatingFacts {
   readonly temperatureC: number
   /** Vapour pressure of the air the oven drew in; left out: the room's of the box, at that time. */
   readonly airVapourPressurePa?: Pascal
-  /** Water the scale found afterwards; it wins over the isotherm. */
+  /** Water the scale found afterwards, over the dry mass as told; it wins over the isotherm. */
   readonly leftWaterG?: Grams
 }
 

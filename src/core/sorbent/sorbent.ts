@@ -22,11 +22,11 @@ export interface Sorbent {
   /** Water that no air can make it pass, g/g. */
   readonly mostGPerG: GramsPerGram
   /** The curve at a temperature, −40…350 °C: the same object for as long as its shape stays the same. */
-  curveAt(temperatureC: Celsius): LoadingCurve
+  readonly curveAt: (temperatureC: Celsius) => LoadingCurve
   /** Vapour density, g/L, per unit of that curve. */
-  perUnitGPerL(temperatureC: Celsius): number
+  readonly perUnitGPerL: (temperatureC: Celsius) => number
   /** The curve's inverse where there is a closed one: loading, g/g, at a value of it, 0 or more. */
-  loadingAtUnit?(unit: number, temperatureC: Celsius): GramsPerGram
+  readonly loadingAtUnit?: (unit: number, temperatureC: Celsius) => GramsPerGram
   /** Set where the curve is a straight line through 0: units per g/g. */
   readonly straight?: number
 }

@@ -1,9 +1,9 @@
 import { expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import type { Act, Maker } from '#records/act.ts'
-import { makeBringing } from '#records/bring-together.ts'
+import { makeBringing } from '#journal/merge.ts'
 import { arbitraryJournal, inBytes, START } from '#testing/fixtures/arbitrary-journal.ts'
-import { presentActs } from '#records/in-force.ts'
+import { presentActs } from '#journal/in-force.ts'
 import { readBackup } from './read-backup.ts'
 import { writeBackup } from './write-backup.ts'
 

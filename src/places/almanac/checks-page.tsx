@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import type { CheckCase, CheckOutcome } from '#core/checks/run-check.ts'
-import { Tick } from '#draw/figure.tsx'
-import { useJournalTools } from '../journal/journal-context.tsx'
+import { Tick } from '#ui/figure.tsx'
+import { useJournalTools } from '#session/journal-context.tsx'
 import { CHECK_GROUPS } from './check-groups.ts'
 
 const CASES = CHECK_GROUPS.flatMap(group => group.cases)

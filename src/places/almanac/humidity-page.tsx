@@ -14,12 +14,12 @@ import {
   intakeDewPointNeeded,
   leastDryingTemperature,
 } from '#core/ask/heated-air.ts'
-import { parseDecimal } from '#draw/decimal.ts'
-import { inHundredths, inTenths, inWhole, THIN } from '#draw/format.ts'
-import type { Measures } from '#draw/measures.ts'
-import type { State } from '#records/state.ts'
-import { useMeasures } from '../journal/journal-context.tsx'
-import { useJournal } from '../journal/queries.ts'
+import { parseDecimal } from '#ui/decimal.ts'
+import { inHundredths, inTenths, inWhole, THIN } from '#ui/format.ts'
+import type { Measures } from '#ui/measures.ts'
+import type { State } from '#journal/state.ts'
+import { useMeasures } from '#ui/use-measures.ts'
+import { useJournal } from '#session/journal-query.ts'
 
 type Reading = State['readings'][number]
 

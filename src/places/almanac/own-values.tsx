@@ -4,9 +4,10 @@ import { MATERIALS } from '#core/filament/catalogue.ts'
 import type { MaterialId } from '#core/filament/material.ts'
 import type { Draft } from '#records/act.ts'
 import { MATERIAL_VALUE_NAMES, MATERIAL_VALUES, type MaterialValue } from '#records/kinds/value.ts'
-import { parseDecimal } from '#draw/decimal.ts'
-import { FormFoot } from '../journal/form-foot.tsx'
-import { useJournal, useWriteAct } from '../journal/queries.ts'
+import { parseDecimal } from '#ui/decimal.ts'
+import { FormFoot } from '#ui/form-foot.tsx'
+import { useJournal } from '#session/journal-query.ts'
+import { useWriteAct } from '#session/writing.ts'
 
 type Texts = Readonly<Record<MaterialValue, string>>
 

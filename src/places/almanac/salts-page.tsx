@@ -1,6 +1,6 @@
 import { SALTS } from '#core/air/salts.ts'
-import { inHundredths } from '#draw/format.ts'
-import { useMeasures } from '../journal/journal-context.tsx'
+import { inHundredths } from '#ui/format.ts'
+import { useMeasures } from '#ui/use-measures.ts'
 
 /** Saturated solutions, to hold a display against. */
 export function SaltsPage() {

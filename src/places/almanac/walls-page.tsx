@@ -6,9 +6,9 @@ import { drainLPerH } from '#core/container/drain.ts'
 import { holeLPerH, OUTLETS } from '#core/container/hole.ts'
 import { PLUG_IN_UNIT } from '#core/desiccant/plug-in-unit.ts'
 import { useState } from 'react'
-import { inTenths, THIN } from '#draw/format.ts'
+import { inTenths, THIN } from '#ui/format.ts'
 import { Slider } from './slider.tsx'
-import { useMeasures } from '../journal/journal-context.tsx'
+import { useMeasures } from '#ui/use-measures.ts'
 
 const AREA_M2 = 0.5
 const THICKNESS_MM = 2

@@ -10,14 +10,14 @@ import {
 import type { BoxReport } from '#core/estimate/report.ts'
 import { heldAtTarget } from '#core/verdict/held-at-target.ts'
 import { inScale } from '#core/reading/scale-slip.ts'
-import { roomAirAt } from '#records/room-air.ts'
-import type { BoxView } from '#records/box-view.ts'
-import type { State } from '#records/state.ts'
-import { agoText, calendarDays } from '#draw/dates.ts'
-import { Figure } from '#draw/figure.tsx'
-import { inTenths, inWhole, THIN } from '#draw/format.ts'
+import { roomAirAt } from '#journal/room-air.ts'
+import type { BoxView } from '#journal/box-view.ts'
+import type { State } from '#journal/state.ts'
+import { agoText, calendarDays } from '#ui/dates.ts'
+import { Figure } from '#ui/figure.tsx'
+import { inTenths, inWhole, THIN } from '#ui/format.ts'
 import { markColour, StateMark } from '#draw/state-mark.tsx'
-import { usePreferences } from '../journal/journal-context.tsx'
+import { usePreferences } from '#session/journal-context.tsx'
 
 /** The reading against the strictest material, and the box's air against the room's. */
 export function AirLine({

@@ -3,12 +3,13 @@ import { LIDS } from '#core/container/lid.ts'
 import { enteredAnswer } from '#core/answers/answers.ts'
 import { volumeAnswer } from '#core/answers/box-answers.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
-import type { BoxView } from '#records/box-view.ts'
+import type { BoxView } from '#journal/box-view.ts'
 import { BoxDrawing } from '#draw/box-drawing.tsx'
-import { Figure, FigureInk } from '#draw/figure.tsx'
+import { Figure, FigureInk } from '#ui/figure.tsx'
 import { HatchDefs } from '#draw/hatch.tsx'
-import { useMeasures, usePreferences } from '../journal/journal-context.tsx'
-import { vesselOf } from '../shelf/vessel-of.ts'
+import { useMeasures } from '#ui/use-measures.ts'
+import { usePreferences } from '#session/journal-context.tsx'
+import { vesselOf } from '#draw/vessel-of.ts'
 
 const MOST = { width: 348, height: 184 }
 

@@ -2,16 +2,18 @@ import { useElementSize, useHotkeys } from '@mantine/hooks'
 import { lazy, Suspense, useMemo, useState } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import { msFromSeconds } from '#units/time.ts'
-import { shortDayText } from '#draw/dates.ts'
+import { shortDayText } from '#ui/dates.ts'
 import { missAnswer } from '#core/answers/answers.ts'
-import { Figure } from '#draw/figure.tsx'
-import { inWhole } from '#draw/format.ts'
-import { later } from '../journal/later.tsx'
-import { judge } from '../journal/judgement.ts'
-import { useJournalTools, usePreferences } from '../journal/journal-context.tsx'
-import { knownBox, useGrams, useJournal, useReport, useSpools, type KnownBox } from '../journal/queries.ts'
+import { Figure } from '#ui/figure.tsx'
+import { inWhole } from '#ui/format.ts'
+import { later } from '#ui/later.tsx'
+import { judge } from '#session/judgement.ts'
+import { useJournalTools, usePreferences } from '#session/journal-context.tsx'
+import { useJournal } from '#session/journal-query.ts'
+import { knownBox, type KnownBox } from '#session/known-box.ts'
+import { useGrams, useReport, useSpools } from '#session/reports.ts'
 import { AirLine } from './air-line.tsx'
-import { AnswerLine, BehindAnswer } from './answer-line.tsx'
+import { AnswerLine, BehindAnswer } from '#ui/answer-line.tsx'
 import { BoxFigure } from './box-figure.tsx'
 import { ChangeArrows } from './change-arrows.tsx'
 import { FactWorthMost } from './fact-worth-most.tsx'
@@ -23,9 +25,9 @@ import { SpoolRow } from './spool-row.tsx'
 import { WeighedLine } from './weighed-line.tsx'
 import { WaterLedger } from './water-ledger.tsx'
 
-const LogReading = later(() => import('../log-reading/log-reading.tsx'))
-const MoveDialog = later(() => import('../move/move-dialog.tsx'))
-const RenewDialog = later(() => import('../renew/renew-dialog.tsx'))
+const LogReading = later(() => import('#dialogs/log-reading/log-reading.tsx'))
+const MoveDialog = later(() => import('#dialogs/move/move-dialog.tsx'))
+const RenewDialog = later(() => import('#dialogs/renew/renew-dialog.tsx'))
 const WeighBeads = later(() => import('./weigh-beads.tsx'))
 const HistoryChart = lazy(() => import('./history-chart.tsx'))
 

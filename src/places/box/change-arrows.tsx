@@ -4,11 +4,12 @@ import type { BoxReport } from '#core/estimate/report.ts'
 import { splitChange } from '#core/answers/change.ts'
 import { differenceAnswer, enteredAnswer } from '#core/answers/answers.ts'
 import { inScale } from '#core/reading/scale-slip.ts'
-import type { BoxView } from '#records/box-view.ts'
-import { shortDayText } from '#draw/dates.ts'
-import { Figure } from '#draw/figure.tsx'
-import { inTenths, inWhole, signed, THIN } from '#draw/format.ts'
-import { useMeasures, usePreferences } from '../journal/journal-context.tsx'
+import type { BoxView } from '#journal/box-view.ts'
+import { shortDayText } from '#ui/dates.ts'
+import { Figure } from '#ui/figure.tsx'
+import { inTenths, inWhole, signed, THIN } from '#ui/format.ts'
+import { useMeasures } from '#ui/use-measures.ts'
+import { usePreferences } from '#session/journal-context.tsx'
 
 const W = 216
 const H = 138

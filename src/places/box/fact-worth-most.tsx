@@ -1,11 +1,11 @@
 import { useState } from 'react'
 import type { BoxReport } from '#core/estimate/report.ts'
 import { msFromSeconds } from '#units/time.ts'
-import type { BoxView } from '#records/box-view.ts'
+import type { BoxView } from '#journal/box-view.ts'
 import { feltWidth, type SharesOfDates } from '#core/estimate/forecast.ts'
 import { dateAnswer } from '#core/answers/answers.ts'
-import { lengthText } from '#draw/dates.ts'
-import { Figure } from '#draw/figure.tsx'
+import { lengthText } from '#ui/dates.ts'
+import { Figure } from '#ui/figure.tsx'
 import { TellForm, tellable } from './tell-form.tsx'
 
 /** A fact is worth asking for when it takes at least this share of the width away. */

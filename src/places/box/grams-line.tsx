@@ -1,9 +1,10 @@
 import type { GramsWanted } from '#core/estimate/grams-wanted.ts'
 import { enteredAnswer, shareAnswer } from '#core/answers/answers.ts'
-import type { BoxView } from '#records/box-view.ts'
-import { Figure } from '#draw/figure.tsx'
-import { useMeasures, usePreferences } from '../journal/journal-context.tsx'
-import { moneyFor, roundedGrams } from '#draw/format.ts'
+import type { BoxView } from '#journal/box-view.ts'
+import { Figure } from '#ui/figure.tsx'
+import { useMeasures } from '#ui/use-measures.ts'
+import { usePreferences } from '#session/journal-context.tsx'
+import { moneyFor, roundedGrams } from '#ui/format.ts'
 
 /** How many beads, freshly heated and put in now, would last; and what else would do instead. */
 export function GramsLine({

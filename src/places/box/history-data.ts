@@ -1,7 +1,7 @@
 import type { BoxReport } from '#core/estimate/report.ts'
 import { msFromSeconds } from '#units/time.ts'
-import type { BoxView } from '#records/box-view.ts'
-import { dayText, shortDayText } from '#draw/dates.ts'
+import type { BoxView } from '#journal/box-view.ts'
+import { dayText, shortDayText } from '#ui/dates.ts'
 
 export interface HistoryEvent {
   readonly ms: number

@@ -1,5 +1,5 @@
 import type { EChartsCoreOption } from 'echarts/core'
-import { monthStarts, monthText } from '#draw/dates.ts'
+import { monthStarts, monthText } from '#ui/dates.ts'
 import type { HistoryData, HistoryEvent } from './history-data.ts'
 
 export interface HistoryColours {

@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
 import { boathouseLoft } from '#demo/loft.ts'
 import { reckonBox } from '#core/estimate/reckon.ts'
-import { boxFacts } from '#records/box-facts.ts'
-import { boxView } from '#records/box-view.ts'
-import { fold } from '#records/fold.ts'
+import { boxFacts } from '#journal/box-facts.ts'
+import { boxView } from '#journal/box-view.ts'
+import { fold } from '#journal/fold.ts'
 import { historyData } from './history-data.ts'
 import { historyOption, labelled } from './history-option.ts'
 

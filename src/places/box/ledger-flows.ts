@@ -2,7 +2,7 @@ import type { Answer } from '#core/answer.ts'
 import { streamAnswer } from '#core/answers/answers.ts'
 import { CONTAINERS } from '#core/container/container.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
-import type { BoxView } from '#records/box-view.ts'
+import type { BoxView } from '#journal/box-view.ts'
 
 export interface Flow {
   readonly name: string

@@ -1,9 +1,9 @@
 import { dateAnswer, differenceAnswer, freshAnswer, heldAnswer, notchAnswer } from '#core/answers/answers.ts'
 import type { BoxReport, ChargeNow } from '#core/estimate/report.ts'
 import { msFromSeconds } from '#units/time.ts'
-import { shortDayText } from '#draw/dates.ts'
-import { useMeasures } from '../journal/journal-context.tsx'
-import { FigureInk } from '#draw/figure.tsx'
+import { shortDayText } from '#ui/dates.ts'
+import { useMeasures } from '#ui/use-measures.ts'
+import { FigureInk } from '#ui/figure.tsx'
 import { gramScale, levelY, type Columns, type Frame } from './ledger-columns.ts'
 
 /** The beads' water: today's level, what is left to the notch, and the level after heating. */

@@ -2,9 +2,9 @@ import { Modal, TextInput } from '@mantine/core'
 import { useState, type FormEvent } from 'react'
 import * as v from 'valibot'
 import { nameField } from '#records/fields.ts'
-import type { BoxRecord } from '#records/state.ts'
-import { useWriteAct } from '../journal/queries.ts'
-import { FormFoot } from '../journal/form-foot.tsx'
+import type { BoxRecord } from '#journal/state.ts'
+import { useWriteAct } from '#session/writing.ts'
+import { FormFoot } from '#ui/form-foot.tsx'
 
 /** A box's own name, as it stands on its slip. */
 export function RenameBox({ box, close }: { readonly box: BoxRecord; readonly close: () => void }) {

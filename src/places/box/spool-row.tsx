@@ -12,12 +12,12 @@ import type { Material } from '#core/filament/material.ts'
 import type { TimeToLimit } from '#core/ask/spool-time.ts'
 import { spoolWord, type SpoolWord } from '#core/verdict/spool.ts'
 import { daysFromSeconds, hoursFromSeconds } from '#units/time.ts'
-import type { BoxView } from '#records/box-view.ts'
-import type { SpoolRecord } from '#records/state.ts'
-import { Figure } from '#draw/figure.tsx'
+import type { BoxView } from '#journal/box-view.ts'
+import type { SpoolRecord } from '#journal/state.ts'
+import { Figure } from '#ui/figure.tsx'
 import { HatchDefs, hatchId } from '#draw/hatch.tsx'
-import { inHundredths, inTenths, inWhole, THIN } from '#draw/format.ts'
-import { usePreferences } from '../journal/journal-context.tsx'
+import { inHundredths, inTenths, inWhole, THIN } from '#ui/format.ts'
+import { usePreferences } from '#session/journal-context.tsx'
 
 /** Every spool inside: the words for its outer turns and its mean, and how long it stays printable or needs to dry. */
 export function SpoolRow({

@@ -2,9 +2,9 @@ import { msFromSeconds } from '#units/time.ts'
 import { dateAnswer } from '#core/answers/answers.ts'
 import type { BoxReport, StrictestCost } from '#core/estimate/report.ts'
 import type { BoxJudgement } from '#core/verdict/box.ts'
-import type { BoxView } from '#records/box-view.ts'
-import { dayText, isoDay } from '#draw/dates.ts'
-import { Figure } from '#draw/figure.tsx'
+import type { BoxView } from '#journal/box-view.ts'
+import { dayText, isoDay } from '#ui/dates.ts'
+import { Figure } from '#ui/figure.tsx'
 
 /** What the spool with the strictest target costs: the date with it gone. */
 export function StrictestLine({

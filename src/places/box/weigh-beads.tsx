@@ -3,16 +3,16 @@ import { useState, type FormEvent } from 'react'
 import { weighedRhAnswer } from '#core/answers/renewal-answers.ts'
 import { cautionsAt } from '#core/renewal/cautions.ts'
 import { weighedCharge } from '#core/renewal/weighed.ts'
-import { weighedSigmaG } from '#records/charge-evidence.ts'
-import type { ChargeRecord } from '#records/state.ts'
-import { Figure } from '#draw/figure.tsx'
-import { inWhole, THIN } from '#draw/format.ts'
-import { Cautions } from '../journal/cautions.tsx'
-import { FormFoot } from '../journal/form-foot.tsx'
-import { useMeasures } from '../journal/journal-context.tsx'
-import { useWriteAct } from '../journal/queries.ts'
-import { readWeight, type WeightText } from '../move/read-weight.ts'
-import { WeightFields } from '../move/weight-fields.tsx'
+import { weighedSigmaG } from '#core/evidence/weighing.ts'
+import type { ChargeRecord } from '#journal/state.ts'
+import { Figure } from '#ui/figure.tsx'
+import { inWhole, THIN } from '#ui/format.ts'
+import { Cautions } from '#ui/cautions.tsx'
+import { FormFoot } from '#ui/form-foot.tsx'
+import { useMeasures } from '#ui/use-measures.ts'
+import { useWriteAct } from '#session/writing.ts'
+import { readWeight, type WeightText } from '#ui/read-weight.ts'
+import { WeightFields } from '#ui/weight-fields.tsx'
 
 const SCALE_ERROR_G = 1
 
@@ -60,7 +60,11 @@ export default function WeighBeads({
             desiccant: charge.desiccant,
             dryMassG: charge.dryMassG,
             waterG: grossG - tareG - charge.dryMassG,
-            sigmaG: weighedSigmaG(charge, { id: '', atMs: 0, grossG, tareG, scaleErrorG: SCALE_ERROR_G }),
+            sigmaG: weighedSigmaG(charge.dryMassG, charge.massKnown, {
+              grossG,
+              tareG,
+              scaleErrorG: SCALE_ERROR_G,
+            }),
             temperatureC: boxC,
           })
         })()

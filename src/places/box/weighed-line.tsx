@@ -1,12 +1,12 @@
 import { weighedRhAnswer } from '#core/answers/renewal-answers.ts'
 import { enteredAnswer } from '#core/answers/answers.ts'
 import { weighedCharge } from '#core/renewal/weighed.ts'
-import { weighedSigmaG, weighedWaterG } from '#records/charge-evidence.ts'
-import type { BoxView } from '#records/box-view.ts'
-import { shortDayText } from '#draw/dates.ts'
-import { Figure } from '#draw/figure.tsx'
-import { inWhole, THIN } from '#draw/format.ts'
-import { useMeasures } from '../journal/journal-context.tsx'
+import { weighedSigmaG, weighedWaterG } from '#core/evidence/weighing.ts'
+import type { BoxView } from '#journal/box-view.ts'
+import { shortDayText } from '#ui/dates.ts'
+import { Figure } from '#ui/figure.tsx'
+import { inWhole, THIN } from '#ui/format.ts'
+import { useMeasures } from '#ui/use-measures.ts'
 
 /** The last weighing as a reading of its own: where the display is blind, it is the one that sees. */
 export function WeighedLine({
@@ -24,12 +24,12 @@ export function WeighedLine({
   const charge = view.charges[0]
   const weighing = charge?.weighings.at(-1)
   if (!charge || !weighing) return null
-  const waterG = weighedWaterG(charge, weighing)
+  const waterG = weighedWaterG(charge.dryMassG, weighing)
   const weighed = weighedCharge({
     desiccant: charge.desiccant,
     dryMassG: charge.dryMassG,
     waterG,
-    sigmaG: weighedSigmaG(charge, weighing),
+    sigmaG: weighedSigmaG(charge.dryMassG, charge.massKnown, weighing),
     temperatureC: boxC,
   })
   return (

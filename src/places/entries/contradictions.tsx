@@ -1,10 +1,12 @@
 import { makeAct } from '#records/act.ts'
 import type { Entry } from '#records/entry.ts'
-import { rootOf, type Placed } from '#records/in-force.ts'
-import type { Contradicted, Repair } from '#records/state.ts'
-import { dayText, clockText } from '#draw/dates.ts'
-import { useJournalTools, useMeasures } from '../journal/journal-context.tsx'
-import { useJournal, useKeep, useUndo } from '../journal/queries.ts'
+import { rootOf, type Placed } from '#journal/in-force.ts'
+import type { Contradicted, Repair } from '#journal/state.ts'
+import { dayText, clockText } from '#ui/dates.ts'
+import { useMeasures } from '#ui/use-measures.ts'
+import { useJournalTools } from '#session/journal-context.tsx'
+import { useJournal } from '#session/journal-query.ts'
+import { useKeep, useUndo } from '#session/writing.ts'
 import { entryWords, kindWords } from './entry-words.ts'
 
 /** Two things that can't both be true, side by side, each with what would put it right. */

@@ -6,8 +6,8 @@ import { CLIMATES } from '#core/room/climate.ts'
 import type { Entry } from '#records/entry.ts'
 import { BEAD_COLOURS, FRESHNESS, INDICATORS, OVENS } from '#records/kinds/charge.ts'
 import { WETNESS } from '#records/kinds/spool.ts'
-import type { State } from '#records/state.ts'
-import { inShelfOrder } from '../round/round-steps.ts'
+import type { State } from '#journal/state.ts'
+import { inShelfOrder } from '#journal/shelf-order.ts'
 
 /** One thing an entry says that can be put right. */
 export interface EntryField {

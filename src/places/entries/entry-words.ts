@@ -1,8 +1,8 @@
 import { LIDS } from '#core/container/lid.ts'
 import type { Entry } from '#records/entry.ts'
-import type { State } from '#records/state.ts'
-import type { Measures } from '#draw/measures.ts'
-import { inWhole, THIN } from '#draw/format.ts'
+import type { State } from '#journal/state.ts'
+import type { Measures } from '#ui/measures.ts'
+import { inWhole, THIN } from '#ui/format.ts'
 import { MATERIAL_VALUES } from '#records/kinds/value.ts'
 import { CLIMATES } from '#core/room/climate.ts'
 

@@ -1,9 +1,9 @@
 import * as v from 'valibot'
 import type { Draft } from '#records/act.ts'
 import { ENTRY_KINDS, type Entry } from '#records/entry.ts'
-import { rootOf } from '#records/in-force.ts'
-import { parseDecimal } from '#draw/decimal.ts'
-import type { Measure, Measures } from '#draw/measures.ts'
+import { rootOf } from '#journal/in-force.ts'
+import { parseDecimal } from '#ui/decimal.ts'
+import type { Measure, Measures } from '#ui/measures.ts'
 import type { EntryField } from './entry-fields.ts'
 
 /** What stands in the fields, by key. */

@@ -1,8 +1,9 @@
-import { KEPT_ASIDE_MS } from '#records/bring-together.ts'
+import { KEPT_ASIDE_MS } from '#journal/merge.ts'
 import type { DamagedRecord } from '#store/journal-store.ts'
-import { dayText } from '#draw/dates.ts'
-import { useJournalTools } from '../journal/journal-context.tsx'
-import { useJournal, useUndo } from '../journal/queries.ts'
+import { dayText } from '#ui/dates.ts'
+import { useJournalTools } from '#session/journal-context.tsx'
+import { useJournal } from '#session/journal-query.ts'
+import { useUndo } from '#session/writing.ts'
 import { HandOver } from './hand-over-button.tsx'
 import { damagedFile } from './make-files.ts'
 

@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globa
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react'
 import { boathouseLoft } from '#demo/loft.ts'
 import { makeAct, readAct, type Act } from '#records/act.ts'
-import { fold } from '#records/fold.ts'
+import { fold } from '#journal/fold.ts'
 import { writeBackup } from '#formats/backup/write-backup.ts'
 import { madeUpEpw } from '#testing/made-up-epw.ts'
 import { readKeeping } from '#store/keeping.ts'

@@ -1,10 +1,10 @@
-import { presentActs } from '#records/in-force.ts'
+import { presentActs } from '#journal/in-force.ts'
 import type { Act } from '#records/act.ts'
-import type { State } from '#records/state.ts'
+import type { State } from '#journal/state.ts'
 import type { DamagedRecord, JournalStore } from '#store/journal-store.ts'
 import { writeBackup } from '#formats/backup/write-backup.ts'
 import { writeReadings } from '#formats/readings-csv/write-readings.ts'
-import { isoDay } from '#draw/dates.ts'
+import { isoDay } from '#ui/dates.ts'
 
 /** A name that sorts by day and says what it is. */
 const nameFor = (what: string, nowMs: number, zone: string, ending: string): string =>

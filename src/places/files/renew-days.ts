@@ -1,7 +1,7 @@
 import { msFromSeconds } from '#units/time.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import type { BoxJudgement } from '#core/verdict/box.ts'
-import { dayText, isoDay } from '#draw/dates.ts'
+import { dayText, isoDay } from '#ui/dates.ts'
 import type { Keeping } from '#store/keeping.ts'
 import type { CalendarDay } from '#formats/calendar/write-calendar.ts'
 

@@ -1,11 +1,12 @@
 import { TextInput } from '@mantine/core'
 import { useState } from 'react'
-import { makeReplacement } from '#records/bring-together.ts'
+import { makeReplacement } from '#journal/merge.ts'
 import { withLock } from '#store/lock.ts'
 import type { BackupAct } from '#formats/backup/read-backup.ts'
-import { useJournalTools } from '../journal/journal-context.tsx'
-import { Refused } from '../journal/refused.tsx'
-import { useJournal, useKeep } from '../journal/queries.ts'
+import { useJournalTools } from '#session/journal-context.tsx'
+import { Refused } from '#ui/refused.tsx'
+import { useJournal } from '#session/journal-query.ts'
+import { useKeep } from '#session/writing.ts'
 
 const WORD = 'replace'
 

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { canAnnounce } from '#store/announcer.ts'
 import { hasLocks } from '#store/lock.ts'
 import { isPersistent } from '#store/persistence.ts'
-import { useJournalTools } from '../journal/journal-context.tsx'
+import { useJournalTools } from '#session/journal-context.tsx'
 
 /** What this browser's storage is weaker in than it could be; nothing where nothing is. */
 export function StorageLine() {

@@ -2,10 +2,11 @@ import { NativeSelect } from '@mantine/core'
 import { useMemo, useRef, useState } from 'react'
 import { HEATINGS, monthlyMeans, weatherRoom, type Heating } from '#core/room/weather-room.ts'
 import { MOST_EPW_BYTES, readEpw, type Weather } from '#formats/weather/read-epw.ts'
-import { inWhole, THIN } from '#draw/format.ts'
-import { useMeasures } from '../journal/journal-context.tsx'
-import { useJournal, useWriteAct } from '../journal/queries.ts'
-import { Refused } from '../journal/refused.tsx'
+import { inWhole, THIN } from '#ui/format.ts'
+import { useMeasures } from '#ui/use-measures.ts'
+import { useJournal } from '#session/journal-query.ts'
+import { useWriteAct } from '#session/writing.ts'
+import { Refused } from '#ui/refused.tsx'
 
 /** A room's usual air from a year of weather near by: looked at first, then kept as the room's own climate. */
 export function WeatherRoom() {

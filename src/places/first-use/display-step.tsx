@@ -1,6 +1,6 @@
 import { TextInput } from '@mantine/core'
 import { inScale } from '#core/reading/scale-slip.ts'
-import { inTenths } from '#draw/format.ts'
+import { inTenths } from '#ui/format.ts'
 import type { displayErrors } from './first-use-form.ts'
 import type { StepProps } from './step-props.ts'
 

@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
 import { reckonBox } from '#core/estimate/reckon.ts'
 import { makeAct, readAct, type Maker } from '#records/act.ts'
-import { boxFacts } from '#records/box-facts.ts'
-import { boxView } from '#records/box-view.ts'
-import { fold } from '#records/fold.ts'
+import { boxFacts } from '#journal/box-facts.ts'
+import { boxView } from '#journal/box-view.ts'
+import { fold } from '#journal/fold.ts'
 import {
   climateFor,
   displayErrors,

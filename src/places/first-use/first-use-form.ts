@@ -13,8 +13,8 @@ import type { ClimateKind } from '#core/room/climate.ts'
 import { celsiusFromFahrenheit } from '#units/temperature.ts'
 import type { Draft } from '#records/act.ts'
 import { beadsField, bounds, lengthField, rhField, temperatureField } from '#records/fields.ts'
-import { parseDecimal } from '#draw/decimal.ts'
-import { measures, within, type Measures } from '#draw/measures.ts'
+import { parseDecimal } from '#ui/decimal.ts'
+import { measures, within, type Measures } from '#ui/measures.ts'
 
 /** When the lid was last off, and how long ago that is taken to be, hours. */
 export const LID_TIMES = {

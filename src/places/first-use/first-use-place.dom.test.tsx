@@ -1,6 +1,6 @@
 import { afterEach, expect, test } from '@jest/globals'
 import { cleanup, fireEvent, screen } from '@testing-library/react'
-import { fold } from '#records/fold.ts'
+import { fold } from '#journal/fold.ts'
 import { memoryStore, renderPlace } from '#testing/place-harness.tsx'
 import FirstUsePlace from './first-use-place.tsx'
 

@@ -1,10 +1,12 @@
 import { useState, type FormEvent } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { HUE_ORDER } from '#draw/palette.ts'
-import { useJournalTools, useMeasures, usePreferences } from '../journal/journal-context.tsx'
-import { Refused } from '../journal/refused.tsx'
-import { useJournal, useWriteAct } from '../journal/queries.ts'
-import { nextPlace } from '../shelf/layout.ts'
+import { useMeasures } from '#ui/use-measures.ts'
+import { useJournalTools, usePreferences } from '#session/journal-context.tsx'
+import { Refused } from '#ui/refused.tsx'
+import { useJournal } from '#session/journal-query.ts'
+import { useWriteAct } from '#session/writing.ts'
+import { nextPlace } from '#draw/shelf-layout.ts'
 import { DisplayStep } from './display-step.tsx'
 import {
   displayErrors,

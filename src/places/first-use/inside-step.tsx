@@ -1,7 +1,7 @@
 import { NativeSelect, TextInput } from '@mantine/core'
 import { MATERIAL_IDS, type MaterialId } from '#core/filament/material.ts'
 import type { insideErrors } from './first-use-form.ts'
-import { useJournal } from '../journal/queries.ts'
+import { useJournal } from '#session/journal-query.ts'
 import type { StepProps } from './step-props.ts'
 
 const CHIPS: readonly MaterialId[] = ['PLA', 'PETG', 'ABS', 'ASA', 'TPU', 'PC', 'PA6', 'PVA']

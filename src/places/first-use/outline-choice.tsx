@@ -1,9 +1,10 @@
 import { CONTAINERS, insideVolumeL, type ContainerKind } from '#core/container/container.ts'
 import { USUAL_SPOOL } from '#core/filament/winding.ts'
 import { BoxDrawing } from '#draw/box-drawing.tsx'
-import { Approx } from '#draw/figure.tsx'
+import { Approx } from '#ui/figure.tsx'
 import { HatchDefs } from '#draw/hatch.tsx'
-import { useMeasures, usePreferences } from '../journal/journal-context.tsx'
+import { useMeasures } from '#ui/use-measures.ts'
+import { usePreferences } from '#session/journal-context.tsx'
 
 const OFFERED: readonly ContainerKind[] = ['jar', 'clip-square', 'clip-long', 'tote', 'pail', 'bag']
 const SCALE = 0.262

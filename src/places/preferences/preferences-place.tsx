@@ -2,9 +2,10 @@ import './preferences.css'
 import { NativeSelect, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { KNOWN_CURRENCIES, type Preferences } from '#store/preferences.ts'
-import { parseDecimal } from '#draw/decimal.ts'
-import { useMeasures, usePreferences } from '../journal/journal-context.tsx'
-import { ChoiceRow } from './choice-row.tsx'
+import { parseDecimal } from '#ui/decimal.ts'
+import { useMeasures } from '#ui/use-measures.ts'
+import { usePreferences } from '#session/journal-context.tsx'
+import { ChoiceRow } from '#ui/choice-row.tsx'
 
 const SAMPLE = { temperatureC: 8, lengthMm: 385, weightG: 240, volumeL: 18 }
 

@@ -1,4 +1,5 @@
-import { BEAD_COLOURS, type BeadColour, type Indicator } from '#records/kinds/charge.ts'
+import { BEAD_COLOURS, type Indicator } from '#records/kinds/charge.ts'
+import type { BeadColour } from '#core/evidence/colour.ts'
 
 /** What each colour is filled with, by paper and by night alike: beads are what they are. */
 const FILLS: Readonly<Record<BeadColour, readonly [string, string]>> = {

@@ -1,8 +1,8 @@
 import type { BoxReport } from '#core/estimate/report.ts'
 import type { Expectation } from '#core/reading/slips.ts'
 import type { Instrument } from '#records/kinds/instrument.ts'
-import { roomAirAt } from '#records/room-air.ts'
-import type { ReadingRecord, State } from '#records/state.ts'
+import { roomAirAt } from '#journal/room-air.ts'
+import type { ReadingRecord, State } from '#journal/state.ts'
 import { lastBefore, type RoundStep } from './round-steps.ts'
 
 /** A room's air may stand this far from its usual for the month, % RH. */

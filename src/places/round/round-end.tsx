@@ -1,11 +1,13 @@
 import { useQueries } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import { StateMark, markColour } from '#draw/state-mark.tsx'
-import { inWhole, THIN } from '#draw/format.ts'
-import { AnswerLine } from '../box/answer-line.tsx'
-import { judge } from '../journal/judgement.ts'
-import { useJournalTools } from '../journal/journal-context.tsx'
-import { knownBox, reportQuery, useJournal } from '../journal/queries.ts'
+import { inWhole, THIN } from '#ui/format.ts'
+import { AnswerLine } from '#ui/answer-line.tsx'
+import { judge } from '#session/judgement.ts'
+import { useJournalTools } from '#session/journal-context.tsx'
+import { useJournal } from '#session/journal-query.ts'
+import { knownBox } from '#session/known-box.ts'
+import { reportQuery } from '#session/reports.ts'
 import { takenAt, type RoundStep } from './round-steps.ts'
 
 /** What the round found: every box taken, with its word and its date. */

@@ -1,12 +1,11 @@
-import * as v from 'valibot'
 import { inScale, type TemperatureScale } from '#core/reading/scale-slip.ts'
 import { slipOf, type Expectation, type Slip } from '#core/reading/slips.ts'
-import { celsiusFromFahrenheit } from '#units/temperature.ts'
 import type { Draft } from '#records/act.ts'
-import { bounds, rhField, temperatureField } from '#records/fields.ts'
-import type { BeadColour, Indicator } from '#records/kinds/charge.ts'
-import type { BoxRecord, ReadingRecord, State } from '#records/state.ts'
-import { parseDecimal } from '#draw/decimal.ts'
+import type { Indicator } from '#records/kinds/charge.ts'
+import type { BeadColour } from '#core/evidence/colour.ts'
+import type { BoxRecord, ReadingRecord, State } from '#journal/state.ts'
+import { celsiusOf, LID_OFF_BEFORE_MS, readingDrafts, shownErrors } from '#session/reading-entry.ts'
+import { parseDecimal } from '#ui/decimal.ts'
 import type { RoundStep } from './round-steps.ts'
 
 /** What is filled in at one stop. */
@@ -36,27 +35,17 @@ export type StopResult =
   | { readonly kind: 'error'; readonly field: 'humidity' | 'temperature'; readonly message: string }
   | { readonly kind: 'question'; readonly slip: Slip }
 
-/** A minute before the reading: a lid that was off was off before. */
-const BEFORE_MS = 60_000
-const OPEN_SECONDS = 30
-
 /** Checks one stop. Errors name the field and the remedy; a likely slip is asked about once, never blocked. */
 export function checkStop(form: RoundForm, context: StopContext): StopResult {
   const { step, scale, atMs } = context
-  const rhPercent = parseDecimal(form.humidity)
-  if (!v.is(rhField, rhPercent))
-    return {
-      kind: 'error',
-      field: 'humidity',
-      message: 'Relative humidity is a number from 0 to 100 %: type what the display shows, or skip.',
-    }
-  const typed = parseDecimal(form.temperature)
-  const temperatureC = scale === 'C' ? typed : celsiusFromFahrenheit(typed)
+  const shown = { rhPercent: parseDecimal(form.humidity), temperature: parseDecimal(form.temperature) }
+  const errors = shownErrors(shown, scale)
+  if (errors.humidity) return { kind: 'error', field: 'humidity', message: errors.humidity }
   if (!context.meant) {
     const slip = slipOf(
       {
-        rhPercent,
-        temperature: form.temperatureTouched && Number.isFinite(typed) ? typed : null,
+        rhPercent: shown.rhPercent,
+        temperature: form.temperatureTouched && Number.isFinite(shown.temperature) ? shown.temperature : null,
         scale,
         opened: form.opened,
       },
@@ -64,33 +53,17 @@ export function checkStop(form: RoundForm, context: StopContext): StopResult {
     )
     if (slip) return { kind: 'question', slip }
   }
-  if (!v.is(temperatureField, temperatureC)) {
-    const { min, max } = bounds.temperatureC
-    return {
-      kind: 'error',
-      field: 'temperature',
-      message: `Temperature is a number from ${inScale(min, scale)} to ${inScale(max, scale)} °${scale}: type the display’s second number.`,
-    }
-  }
-  const drafts: Draft[] = []
-  if (step.in === 'box' && form.opened)
-    drafts.push({
-      kind: 'box.opened',
-      atMs: atMs - BEFORE_MS,
-      payload: { boxId: step.id, openSeconds: OPEN_SECONDS },
-    })
-  if (context.charge && form.colour) drafts.push(...colourDrafts(context.charge, form.colour, atMs))
-  drafts.push({
-    kind: 'reading.taken',
+  if (errors.temperature) return { kind: 'error', field: 'temperature', message: errors.temperature }
+  const drafts = readingDrafts({
+    place: step.in === 'box' ? { in: 'box', boxId: step.id } : { in: 'room', roomId: step.id },
     atMs,
-    payload: {
-      place: step.in === 'box' ? { in: 'box', boxId: step.id } : { in: 'room', roomId: step.id },
-      instrumentId: context.instrumentId,
-      relativeHumidityPercent: rhPercent,
-      temperatureC: Math.round(temperatureC * 100) / 100, // hundredths of a degree, which no display shows
-      temperatureKnown: form.temperatureTouched ? 'measured' : 'assumed',
-    },
+    instrumentId: context.instrumentId,
+    rhPercent: shown.rhPercent,
+    temperatureC: celsiusOf(shown.temperature, scale),
+    temperatureKnown: form.temperatureTouched ? 'measured' : 'assumed',
+    lidWasOff: form.opened,
   })
+  if (context.charge && form.colour) drafts.splice(-1, 0, ...colourDrafts(context.charge, form.colour, atMs))
   return { kind: 'ready', drafts }
 }
 
@@ -126,7 +99,8 @@ export function formAt(
     humidity: String(taken.relativeHumidityPercent),
     temperature: show(taken.temperatureC),
     temperatureTouched: taken.temperatureKnown === 'measured',
-    opened: box?.openings.some(opening => Math.abs(opening.atMs + BEFORE_MS - taken.atMs) < 1000) ?? false,
+    opened:
+      box?.openings.some(opening => Math.abs(opening.atMs + LID_OFF_BEFORE_MS - taken.atMs) < 1000) ?? false,
     colour: charge?.looks.find(look => look.atMs === taken.atMs)?.colour ?? null,
   }
 }

@@ -1,7 +1,7 @@
-import type { BoxView } from '#records/box-view.ts'
+import type { BoxView } from '#journal/box-view.ts'
 import { BoxDrawing } from '#draw/box-drawing.tsx'
 import { StateMark, type MarkWord } from '#draw/state-mark.tsx'
-import { BOARD_END_MM } from '../shelf/layout.ts'
+import { BOARD_END_MM } from '#draw/shelf-layout.ts'
 
 export interface ProgressBox {
   readonly view: BoxView

@@ -1,13 +1,10 @@
-import type { ReadingRecord, State } from '#records/state.ts'
+import type { ReadingRecord, State } from '#journal/state.ts'
+import { inShelfOrder } from '#journal/shelf-order.ts'
 
 /** One stop of the round: a room's air, or a box. */
 export type RoundStep =
   | { readonly in: 'room'; readonly id: string; readonly name: string }
   | { readonly in: 'box'; readonly id: string; readonly name: string }
-
-/** Shelf order: board by board from the top, left to right. */
-export const inShelfOrder = (state: State) =>
-  [...state.boxes.values()].sort((a, b) => a.board - b.board || a.leftMm - b.leftMm)
 
 /** Each room first, then its boxes in shelf order. */
 export function roundSteps(state: State): RoundStep[] {

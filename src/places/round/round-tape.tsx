@@ -1,5 +1,5 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react'
-import { inWhole } from '#draw/format.ts'
+import { inWhole } from '#ui/format.ts'
 
 const PX_PER_PERCENT = 15
 const HEIGHT = 56

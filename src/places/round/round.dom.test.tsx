@@ -1,7 +1,7 @@
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react'
 import { boathouseLoft } from '#demo/loft.ts'
-import { fold } from '#records/fold.ts'
+import { fold } from '#journal/fold.ts'
 import { memoryStore, NOW, renderPlace } from '#testing/place-harness.tsx'
 import RoundPlace from './round-place.tsx'
 

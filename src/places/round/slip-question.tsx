@@ -1,6 +1,6 @@
 import { inScale, type TemperatureScale } from '#core/reading/scale-slip.ts'
 import type { Slip } from '#core/reading/slips.ts'
-import { inTenths, inWhole } from '#draw/format.ts'
+import { inTenths, inWhole } from '#ui/format.ts'
 import type { RoundForm } from './round-form.ts'
 
 const asText = (value: number): string => String(Math.round(value * 10) / 10)

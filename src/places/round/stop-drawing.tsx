@@ -1,9 +1,9 @@
 import type { BoxReport } from '#core/estimate/report.ts'
-import type { BoxView } from '#records/box-view.ts'
+import type { BoxView } from '#journal/box-view.ts'
 import { BoxDrawing } from '#draw/box-drawing.tsx'
 import { HatchDefs } from '#draw/hatch.tsx'
-import { usePreferences } from '../journal/journal-context.tsx'
-import { vesselOf } from '../shelf/vessel-of.ts'
+import { usePreferences } from '#session/journal-context.tsx'
+import { vesselOf } from '#draw/vessel-of.ts'
 
 const HEIGHT = 300
 const LID = 24

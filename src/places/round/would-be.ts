@@ -1,4 +1,4 @@
-import type { ReadingRecord, State } from '#records/state.ts'
+import type { ReadingRecord, State } from '#journal/state.ts'
 
 /** The state as it would be with one more reading, and with the lid opened before it: to say what it would mean. */
 export function stateWith(

@@ -4,13 +4,13 @@ import { dateAnswer, enteredAnswer, targetAnswer } from '#core/answers/answers.t
 import { floorAnswer } from '#core/answers/box-answers.ts'
 import type { BoxJudgement } from '#core/verdict/box.ts'
 import { msFromSeconds } from '#units/time.ts'
-import type { BoxView } from '#records/box-view.ts'
-import { shortDayText } from '#draw/dates.ts'
-import { FigureInk } from '#draw/figure.tsx'
-import { inWhole, THIN } from '#draw/format.ts'
+import type { BoxView } from '#journal/box-view.ts'
+import { shortDayText } from '#ui/dates.ts'
+import { FigureInk } from '#ui/figure.tsx'
+import { inWhole, THIN } from '#ui/format.ts'
 import { markColour, StateMark, type MarkWord } from '#draw/state-mark.tsx'
-import { InkLink } from '../journal/ink-link.tsx'
-import { SLIP } from './layout.ts'
+import { InkLink } from '#ui/ink-link.tsx'
+import { SLIP } from '#draw/shelf-layout.ts'
 
 interface Props {
   readonly view: BoxView

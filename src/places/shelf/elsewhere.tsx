@@ -1,5 +1,5 @@
-import { useJournal } from '../journal/queries.ts'
-import { boxOf, idOf, movables, nameOf, whereText } from '../move/places-to-go.ts'
+import { useJournal } from '#session/journal-query.ts'
+import { boxOf, idOf, movables, nameOf, whereText } from '#session/places-to-go.ts'
 
 /** What is in no box just now, and the way back in. */
 export function Elsewhere({ onAsk }: { readonly onAsk: (thingId: string) => void }) {

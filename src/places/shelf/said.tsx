@@ -1,6 +1,6 @@
 import { secondsFromMs } from '#units/time.ts'
 import { dateAnswer, settlesAtAnswer } from '#core/answers/answers.ts'
-import { Figure } from '#draw/figure.tsx'
+import { Figure } from '#ui/figure.tsx'
 import type { ShelfItem } from './shelf-drawing.tsx'
 import type { Piece } from './shelf-sentence.ts'
 

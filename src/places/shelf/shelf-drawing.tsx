@@ -1,16 +1,16 @@
 import { memo } from 'react'
 import type { BoxReport } from '#core/estimate/report.ts'
 import type { BoxJudgement } from '#core/verdict/box.ts'
-import type { BoxView } from '#records/box-view.ts'
+import type { BoxView } from '#journal/box-view.ts'
 import { BoxDrawing } from '#draw/box-drawing.tsx'
 import { HatchDefs } from '#draw/hatch.tsx'
 import { DropBox, holdCharge, holdSpool } from './shelf-moves.tsx'
-import { judge } from '../journal/judgement.ts'
-import { InkLink } from '../journal/ink-link.tsx'
-import { usePreferences } from '../journal/journal-context.tsx'
+import { judge } from '#session/judgement.ts'
+import { InkLink } from '#ui/ink-link.tsx'
+import { usePreferences } from '#session/journal-context.tsx'
 import { BoxSlip } from './box-slip.tsx'
-import { layOutShelf, SLIP } from './layout.ts'
-import { vesselOf } from './vessel-of.ts'
+import { layOutShelf, SLIP } from '#draw/shelf-layout.ts'
+import { vesselOf } from '#draw/vessel-of.ts'
 
 export interface ShelfItem {
   readonly view: BoxView

@@ -1,8 +1,8 @@
 import { Link } from 'react-router'
-import { agoText } from '#draw/dates.ts'
-import { useJournalTools } from '../journal/journal-context.tsx'
-import { lastBroughtMs, useKeeping } from '../journal/keeping.ts'
-import { useJournal } from '../journal/queries.ts'
+import { agoText } from '#ui/dates.ts'
+import { useJournalTools } from '#session/journal-context.tsx'
+import { lastBroughtMs, useKeeping } from '#session/keeping.ts'
+import { useJournal } from '#session/journal-query.ts'
 
 /** How old the last saved file is, and the last bringing together: what there is outside this browser. */
 export function ShelfFoot() {

@@ -11,10 +11,11 @@ import {
   type DragEndEvent,
 } from '@dnd-kit/core'
 import { useEffect, useRef, useState, type ReactNode } from 'react'
-import { useJournalTools } from '../journal/journal-context.tsx'
-import { useJournal, useWriteAct } from '../journal/queries.ts'
-import { Refused } from '../journal/refused.tsx'
-import { moveDrafts, moveWords } from '../move/move-drafts.ts'
+import { useJournalTools } from '#session/journal-context.tsx'
+import { useJournal } from '#session/journal-query.ts'
+import { useWriteAct } from '#session/writing.ts'
+import { Refused } from '#ui/refused.tsx'
+import { moveDrafts, moveWords } from '#session/move-drafts.ts'
 import {
   boxOf,
   idOf,
@@ -23,7 +24,7 @@ import {
   placesToGo,
   type Movable,
   type PlaceKey,
-} from '../move/places-to-go.ts'
+} from '#session/places-to-go.ts'
 
 /** A pull of this many px is a move; less is a touch on the box. */
 const PULL_PX = 6

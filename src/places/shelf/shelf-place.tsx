@@ -2,13 +2,15 @@ import { useElementSize, useHotkeys } from '@mantine/hooks'
 import { useQueries } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
 import { Link, Navigate, useNavigate, useSearchParams } from 'react-router'
-import { profileOf } from '#records/room-air.ts'
-import { later } from '../journal/later.tsx'
-import { judge } from '../journal/judgement.ts'
-import { useJournalTools } from '../journal/journal-context.tsx'
-import { knownBox, reportQuery, useJournal, type KnownBox } from '../journal/queries.ts'
+import { profileOf } from '#journal/room-air.ts'
+import { later } from '#ui/later.tsx'
+import { judge } from '#session/judgement.ts'
+import { useJournalTools } from '#session/journal-context.tsx'
+import { useJournal } from '#session/journal-query.ts'
+import { knownBox, type KnownBox } from '#session/known-box.ts'
+import { reportQuery } from '#session/reports.ts'
 import { DrawnLegend } from './drawn-legend.tsx'
-import { layOutShelf } from './layout.ts'
+import { layOutShelf } from '#draw/shelf-layout.ts'
 import { Elsewhere } from './elsewhere.tsx'
 import { ShelfFoot } from './shelf-foot.tsx'
 import { ShelfMoves } from './shelf-moves.tsx'
@@ -17,8 +19,8 @@ import { Said } from './said.tsx'
 import { shelfSentence, type Piece } from './shelf-sentence.ts'
 import { RoomAir, YearLine } from './year-line.tsx'
 
-const LogReading = later(() => import('../log-reading/log-reading.tsx'))
-const MoveDialog = later(() => import('../move/move-dialog.tsx'))
+const LogReading = later(() => import('#dialogs/log-reading/log-reading.tsx'))
+const MoveDialog = later(() => import('#dialogs/move/move-dialog.tsx'))
 
 /** Which box needs me, and when? */
 export default function ShelfPlace() {

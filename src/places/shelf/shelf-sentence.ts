@@ -1,6 +1,6 @@
 import { msFromSeconds } from '#units/time.ts'
 import type { BoxJudgement } from '#core/verdict/box.ts'
-import { againText, dayText, isoDay } from '#draw/dates.ts'
+import { againText, dayText, isoDay } from '#ui/dates.ts'
 
 export interface SentenceBox {
   readonly name: string

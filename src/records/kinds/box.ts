@@ -1,21 +1,19 @@
 import * as v from 'valibot'
-import { CONTAINER_KINDS } from '#core/container/container.ts'
-import { LIDS, type LidKind } from '#core/container/lid.ts'
+import { CONTAINER_LIST, LID_LIST } from '../picklists.ts'
 import { finite, idField, knowledgeField, lengthField, nameField } from '../fields.ts'
 
-const lidKinds = Object.keys(LIDS) as [LidKind, ...LidKind[]]
 /** Where it stands: a board, counted from the top, and millimetres from its left end. */
 const place = { board: finite(0, 20), leftMm: finite(0, 20_000) }
 
 const made = v.strictObject({
   boxId: idField,
   name: nameField,
-  container: v.picklist(CONTAINER_KINDS),
+  container: v.picklist(CONTAINER_LIST),
   widthMm: lengthField,
   depthMm: lengthField,
   heightMm: lengthField,
   sizeKnown: knowledgeField,
-  lid: v.picklist(lidKinds),
+  lid: v.picklist(LID_LIST),
   lidKnown: knowledgeField,
   openingsPerMonth: finite(0, 300),
   openingsKnown: knowledgeField,

@@ -1,9 +1,16 @@
 import * as v from 'valibot'
-import { HOLDER_KINDS } from '#core/container/holder.ts'
+import type { BeadColour } from '#core/evidence/colour.ts'
+import type { Freshness } from '#core/evidence/freshness.ts'
+import { DESICCANT_LIST, HOLDER_LIST } from '../picklists.ts'
 import { beadsField, finite, heatingField, idField, knowledgeField, nameField } from '../fields.ts'
 
-export const FRESHNESS = ['new', 'heated', 'colour changed', 'in the air', 'unknown'] as const
-export type Freshness = (typeof FRESHNESS)[number]
+export const FRESHNESS = [
+  'new',
+  'heated',
+  'colour changed',
+  'in the air',
+  'unknown',
+] as const satisfies readonly Freshness[]
 
 /** What their colour changes from; told apart because each has its own row of colours. */
 export const INDICATORS = ['orange', 'blue', 'none', 'unknown'] as const
@@ -13,8 +20,7 @@ export const BEAD_COLOURS = {
   orange: ['orange', 'amber', 'olive', 'near black'],
   blue: ['blue', 'violet', 'pink'],
 } as const
-const beadColours = [...BEAD_COLOURS.orange, ...BEAD_COLOURS.blue] as const
-export type BeadColour = (typeof beadColours)[number]
+const beadColours = [...BEAD_COLOURS.orange, ...BEAD_COLOURS.blue] as const satisfies readonly BeadColour[]
 
 /** What heats the beads; a gas flame brings its own water. */
 export const OVENS = ['electric', 'gas', 'dryer', 'microwave', 'unknown'] as const
@@ -23,10 +29,10 @@ export type Oven = (typeof OVENS)[number]
 const made = v.strictObject({
   chargeId: idField,
   name: nameField,
-  desiccant: v.picklist(['silica-a', 'silica-rd', 'silica-unknown']),
+  desiccant: v.picklist(DESICCANT_LIST),
   dryMassG: beadsField,
   massKnown: knowledgeField,
-  holder: v.picklist(HOLDER_KINDS),
+  holder: v.picklist(HOLDER_LIST),
   freshness: v.picklist(FRESHNESS),
   freshnessKnown: knowledgeField,
   indicator: v.picklist(INDICATORS),

@@ -1,12 +1,12 @@
 import * as v from 'valibot'
-import { CLIMATE_KINDS } from '#core/room/climate.ts'
+import { CLIMATE_LIST } from '../picklists.ts'
 import { finite, idField, knowledgeField, nameField } from '../fields.ts'
 
 const twelve = (min: number, max: number) => v.pipe(v.array(finite(min, max)), v.length(12))
 
 /** A plain answer, or twelve monthly means of one's own. */
 const climate = v.variant('kind', [
-  v.strictObject({ kind: v.picklist(CLIMATE_KINDS) }),
+  v.strictObject({ kind: v.picklist(CLIMATE_LIST) }),
   v.strictObject({
     kind: v.literal('own'),
     temperatureC: twelve(-30, 50),

@@ -1,9 +1,14 @@
 import * as v from 'valibot'
-import { MATERIAL_IDS } from '#core/filament/material.ts'
+import type { Wetness } from '#core/evidence/wetness.ts'
+import { MATERIAL_LIST } from '../picklists.ts'
 import { filamentField, finite, idField, knowledgeField, lengthField, nameField } from '../fields.ts'
 
-export const WETNESS = ['dried today', 'sealed bag', 'weeks in the room', 'unknown'] as const
-export type Wetness = (typeof WETNESS)[number]
+export const WETNESS = [
+  'dried today',
+  'sealed bag',
+  'weeks in the room',
+  'unknown',
+] as const satisfies readonly Wetness[]
 
 /** A box, the printer, the open room, a bag of its own, or nowhere: used up. */
 const whereabouts = v.variant('at', [
@@ -14,7 +19,7 @@ const whereabouts = v.variant('at', [
 const made = v.strictObject({
   spoolId: idField,
   name: nameField,
-  material: v.picklist(MATERIAL_IDS),
+  material: v.picklist(MATERIAL_LIST),
   /** Paper and night hue by name; the palette knows them. */
   colour: v.pipe(v.string(), v.regex(/^[a-z]{1,20}$/)),
   filamentG: filamentField,

@@ -1,6 +1,6 @@
 import * as v from 'valibot'
-import { MATERIAL_IDS } from '#core/filament/material.ts'
 import { finite } from '../fields.ts'
+import { MATERIAL_LIST } from '../picklists.ts'
 
 /** Values of a material that a person may know better, each with what can be. */
 export const MATERIAL_VALUES = {
@@ -15,7 +15,7 @@ export const MATERIAL_VALUE_NAMES = Object.keys(MATERIAL_VALUES) as MaterialValu
 
 const overridden = v.pipe(
   v.strictObject({
-    material: v.picklist(MATERIAL_IDS),
+    material: v.picklist(MATERIAL_LIST),
     field: v.picklist(MATERIAL_VALUE_NAMES),
     /** null: the catalogue's own again. */
     value: v.nullable(finite(0, 100)),

@@ -1,0 +1,198 @@
+import { Checkbox, Modal, NativeSelect, TextInput } from '@mantine/core'
+import { useState, type FormEvent } from 'react'
+import { inScale } from '#core/reading/scale-slip.ts'
+import type { Act } from '#records/act.ts'
+import { boxView, instrumentFor } from '#journal/box-view.ts'
+import type { State } from '#journal/state.ts'
+import { againText } from '#ui/dates.ts'
+import { inTenths, inWhole, THIN } from '#ui/format.ts'
+import { StateMark } from '#draw/state-mark.tsx'
+import { FormFoot } from '#ui/form-foot.tsx'
+import { useJournalTools, usePreferences } from '#session/journal-context.tsx'
+import { useJournal } from '#session/journal-query.ts'
+import { useUndo, useWriteAct } from '#session/writing.ts'
+import { WhenField } from '#ui/when-field.tsx'
+import { checkReading, type FormResult, type ReadingForm } from './reading-form.ts'
+
+/** One reading, of a box or of the room. Stays open until it is kept; then says what it means, with its undo. */
+export default function LogReading({
+  close,
+  place,
+}: {
+  readonly close: () => void
+  readonly place?: string
+}) {
+  const journal = useJournal()
+  const { maker } = useJournalTools()
+  const { temperatureScale: scale } = usePreferences().preferences
+  const write = useWriteAct()
+  const { state } = journal
+  const places = [
+    ...[...state.boxes.values()]
+      .sort((a, b) => a.board - b.board || a.leftMm - b.leftMm)
+      .map(box => ({ value: `box:${box.boxId}`, label: box.name })),
+    ...[...state.rooms.values()].map(room => ({ value: `room:${room.roomId}`, label: `Room: ${room.name}` })),
+  ]
+  const [openedMs] = useState(() => maker.nowMs())
+  const [form, setForm] = useState<ReadingForm>({
+    place: place ?? places[0]!.value,
+    humidity: '',
+    temperature: '',
+    when: openedMs,
+    justOpened: false,
+  })
+  const [result, setResult] = useState<FormResult | null>(null)
+  const [kept, setKept] = useState<Act | null>(null)
+  const near = nearestTemperatures(state, form.place)
+  const errors = result?.kind === 'errors' ? result.errors : {}
+  const set = (part: Partial<ReadingForm>) => {
+    setForm({ ...form, ...part })
+    setResult(null)
+  }
+
+  const submit = (meantC: number | null) => {
+    const [kind, id] = form.place.split(/:(.*)/s)
+    const instrument =
+      kind === 'box'
+        ? instrumentFor(state, id!)
+        : ([...state.instruments.values()].find(item => item.boxId === null) ??
+          [...state.instruments.values()][0])
+    const sinceMs = kind === 'box' ? (state.boxes.get(id!)?.madeMs ?? 0) : 0
+    const checked = checkReading(form, {
+      nowMs: maker.nowMs(),
+      scale,
+      instrumentId: instrument?.instrumentId ?? '',
+      sinceMs,
+      nearC: near,
+      meantC,
+    })
+    setResult(checked)
+    if (checked.kind === 'ready') {
+      const label = places.find(item => item.value === form.place)?.label ?? ''
+      write.mutate({ what: `${label}: read`, drafts: checked.drafts }, { onSuccess: setKept })
+    }
+  }
+  const onSubmit = (event: FormEvent) => {
+    event.preventDefault()
+    submit(null)
+  }
+
+  return (
+    <Modal
+      opened
+      onClose={close}
+      title={kept ? 'Kept' : 'Log a reading'}
+      centered
+      closeButtonProps={{ 'aria-label': 'Close' }}
+    >
+      {kept ? (
+        <Kept act={kept} close={close} />
+      ) : (
+        <form onSubmit={onSubmit} noValidate className="form">
+          <NativeSelect
+            label="Where"
+            data={places}
+            value={form.place}
+            onChange={event => set({ place: event.currentTarget.value })}
+          />
+          <TextInput
+            data-autofocus
+            label="Relative humidity, %"
+            inputMode="decimal"
+            autoComplete="off"
+            value={form.humidity}
+            error={errors.humidity}
+            onChange={event => set({ humidity: event.currentTarget.value })}
+          />
+          <TextInput
+            label={`Temperature, °${scale}`}
+            inputMode="decimal"
+            autoComplete="off"
+            placeholder={near[0] === undefined ? undefined : `${inTenths(inScale(near[0], scale))} last time`}
+            value={form.temperature}
+            error={errors.temperature}
+            onChange={event => set({ temperature: event.currentTarget.value })}
+          />
+          <WhenField
+            atMs={form.when}
+            latestMs={openedMs}
+            error={errors.when}
+            onChange={when => set({ when })}
+          />
+          {form.place.startsWith('box:') && (
+            <Checkbox
+              label="The lid was off just before"
+              checked={form.justOpened}
+              onChange={event => set({ justOpened: event.currentTarget.checked })}
+            />
+          )}
+          {result?.kind === 'question' && (
+            <div className="question" role="alert">
+              <p>
+                {inTenths(result.typed)} °{scale} is far from where this stood last
+                {near[0] === undefined ? '' : ` (${inTenths(inScale(near[0], scale))} °${scale})`}. Which was
+                meant?
+              </p>
+              <button type="button" className="worded" onClick={() => submit(result.otherwiseC)}>
+                {inTenths(result.typed)} °{scale === 'C' ? 'F' : 'C'}, that is{' '}
+                {inTenths(inScale(result.otherwiseC, scale))} °{scale}
+              </button>
+              <button type="button" className="worded" onClick={() => submit(result.asTypedC)}>
+                Really {inTenths(result.typed)} °{scale}
+              </button>
+            </div>
+          )}
+          <FormFoot write={write} />
+        </form>
+      )}
+    </Modal>
+  )
+}
+
+function nearestTemperatures(state: State, place: string): number[] {
+  const [kind, id] = place.split(/:(.*)/s)
+  const box = kind === 'box' ? state.boxes.get(id!) : undefined
+  const last = (match: (where: State['readings'][number]['place']) => boolean) =>
+    state.readings.filter(reading => match(reading.place)).at(-1)?.temperatureC
+  const own = last(where =>
+    kind === 'box' ? where.in === 'box' && where.boxId === id : where.in === 'room' && where.roomId === id,
+  )
+  const room = last(where => where.in === 'room' && where.roomId === (box?.roomId ?? id))
+  return [own, room].filter(value => value !== undefined)
+}
+
+/** What the reading says, at once, and the way back. */
+function Kept({ act, close }: { readonly act: Act; readonly close: () => void }) {
+  const { state, nowMs } = useJournal()
+  const { maker } = useJournalTools()
+  const { takeBack } = useUndo()
+  const entry = act.entries.find(item => item.kind === 'reading.taken')
+  const place = entry?.kind === 'reading.taken' ? entry.payload.place : null
+  const view = place?.in === 'box' ? boxView(state, place.boxId, Math.max(nowMs, maker.nowMs())) : null
+  const reading = view?.readings.find(item => item.id === entry?.id)
+  return (
+    <div className="kept" role="status">
+      {reading?.word && view?.target ? (
+        <p className="kept-word">
+          <StateMark word={reading.word} /> {inWhole(reading.relativeHumidityPercent)}
+          {THIN}% of {view.target.rhPercent}: <strong>{reading.word}</strong>
+          {reading.lookAgainMs !== null && (
+            <>. Look again {againText(reading.lookAgainMs, maker.nowMs(), maker.zone)}.</>
+          )}
+        </p>
+      ) : (
+        <p>The reading is kept.</p>
+      )}
+      <button
+        type="button"
+        className="worded"
+        onClick={() => void takeBack(act).then(done => done && close())}
+      >
+        Undo
+      </button>
+      <button type="button" className="filled" data-autofocus onClick={close}>
+        Done
+      </button>
+    </div>
+  )
+}

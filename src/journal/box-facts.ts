@@ -1,0 +1,185 @@
+import { msFromSeconds, secondsFromMs } from '#units/time.ts'
+import { CONTAINERS, insideVolumeL } from '#core/container/container.ts'
+import { LIDS } from '#core/container/lid.ts'
+import { wallAreaM2, wallConductanceLPerH, wallLaw } from '#core/container/wall.ts'
+import type { BoxFacts, ChargeFacts, SpoolFacts } from '#core/evidence/facts.ts'
+import type { Material } from '#core/filament/material.ts'
+import { USUAL_SPOOL } from '#core/filament/winding.ts'
+import type { BoxView } from './box-view.ts'
+import { freshnessRange, type Freshness } from '#core/evidence/freshness.ts'
+import type { Room } from '#records/kinds/room.ts'
+import { wetnessRange, type Wetness } from '#core/evidence/wetness.ts'
+import { scaleSigmaG, weighedWaterG } from '#core/evidence/weighing.ts'
+import type { ChargeRecord, SpoolRecord, State } from './state.ts'
+import { colourFacts, heatingFacts } from './charge-facts.ts'
+import { profileOf, roomAirAt } from './room-air.ts'
+import { isDuring, stayIn } from './stays.ts'
+
+const DAY_MS = 86_400_000
+const isAfter = (outS: number | null, startsMs: number): boolean =>
+  outS === null || outS > secondsFromMs(startsMs)
+/** Older than this, what happened to a box no longer tells its beads and spools apart from any others. */
+const WINDOW_MS = 400 * DAY_MS
+
+/** All the estimator needs to know of a box, from the journal's state. */
+export function boxFacts(state: State, view: BoxView, nowMs: number): BoxFacts | null {
+  const { box } = view
+  const room = state.rooms.get(box.roomId)
+  if (!room) return null
+  const container = CONTAINERS[box.container]
+  const size = { widthMm: box.widthMm, depthMm: box.depthMm, heightMm: box.heightMm }
+  const lid = LIDS[box.lid]
+  const startsMs = Math.max(Math.min(box.madeMs, nowMs), nowMs - WINDOW_MS)
+  const startAir = roomAirAt(state, room, startsMs)
+  const charges = [...state.charges.values()]
+    .flatMap(charge =>
+      stayIn(charge.stays, box.boxId).map((_, index) =>
+        chargeFacts(state, charge, index, box.boxId, room, startsMs),
+      ),
+    )
+    .filter(charge => charge.inS <= secondsFromMs(nowMs) && isAfter(charge.outS, startsMs))
+    .sort((a, b) => a.inS - b.inS)
+  const spools = [...state.spools.values()]
+    .flatMap(spool =>
+      spoolFacts(
+        spool,
+        state.materials[spool.material],
+        box.boxId,
+        startsMs,
+        startAir.relativeHumidityPercent,
+      ),
+    )
+    .filter(spool => spool.inS <= secondsFromMs(nowMs) && isAfter(spool.outS, startsMs))
+  const roomReadings = state.readings
+    .filter(
+      reading =>
+        reading.place.in === 'room' &&
+        reading.place.roomId === box.roomId &&
+        reading.atMs <= nowMs &&
+        reading.atMs >= nowMs - WINDOW_MS,
+    )
+    .map(reading => ({
+      atS: secondsFromMs(reading.atMs),
+      temperatureC: reading.temperatureC,
+      relativeHumidityPercent: reading.relativeHumidityPercent,
+    }))
+  return {
+    fromS: secondsFromMs(startsMs),
+    nowS: secondsFromMs(nowMs),
+    insideL: insideVolumeL(container.section, size, container.baseShare),
+    wall: {
+      conductanceLPerH: wallConductanceLPerH(
+        container.wall,
+        wallAreaM2(size, container.baseShare),
+        container.wallThicknessMm,
+      ),
+      law: wallLaw(container.wall),
+    },
+    leak: { lowLPerH: lid.lowLPerH, highLPerH: lid.highLPerH, name: lid.name, knowledge: box.lidKnown },
+    openingsPerMonth: box.openingsPerMonth,
+    openings: box.openings
+      .filter(opening => opening.atMs <= nowMs && opening.atMs >= startsMs)
+      .map(opening => ({ atS: secondsFromMs(opening.atMs), openSeconds: opening.openSeconds })),
+    charges,
+    spools,
+    room: { profile: profileOf(room), readings: roomReadings, knowledge: room.climateKnown },
+    hygrometer: view.hygrometer,
+    readings: view.readings
+      .filter(reading => reading.atMs >= startsMs - DAY_MS)
+      .map(reading => ({
+        id: reading.id,
+        atS: secondsFromMs(reading.atMs),
+        temperatureC: reading.temperatureC,
+        relativeHumidityPercent: reading.relativeHumidityPercent,
+        settled: reading.settled && reading.atMs >= startsMs,
+      })),
+    targetRhPercent: view.target?.rhPercent ?? null,
+  }
+}
+
+/** One stay of a charge in a box. What it brought from before is only as well known as its last heating. */
+function chargeFacts(
+  state: State,
+  charge: ChargeRecord,
+  index: number,
+  boxId: string,
+  room: Room,
+  startsMs: number,
+): ChargeFacts {
+  const stay = stayIn(charge.stays, boxId)[index]!
+  const order = charge.stays.indexOf(stay)
+  const endedBefore = charge.stays[order - 1]?.untilMs ?? null
+  const heatedBefore = charge.heatings.some(
+    heating => heating.atMs <= stay.fromMs && (endedBefore === null || heating.atMs >= endedBefore),
+  )
+  // what stood in the box before the run began is known by its last word only if that was lately
+  const cutOff = stay.fromMs < startsMs
+  const freshness: Freshness = cutOff
+    ? 'unknown'
+    : heatedBefore
+      ? 'heated'
+      : order === 0
+        ? charge.freshness
+        : 'unknown'
+  return {
+    id: charge.chargeId,
+    name: charge.name,
+    kind: charge.desiccant,
+    dryMassG: charge.dryMassG,
+    massKnowledge: charge.massKnown,
+    holder: charge.holder,
+    freshness: freshnessRange(freshness, charge.desiccant, roomAirAt(state, room, stay.fromMs)),
+    inS: secondsFromMs(Math.max(stay.fromMs, startsMs)),
+    outS: stay.untilMs === null ? null : secondsFromMs(stay.untilMs),
+    heatings: charge.heatings
+      .filter(heating => heating.atMs > Math.max(stay.fromMs, startsMs) && isDuring(stay, heating.atMs))
+      .map(heating => heatingFacts(state, charge, heating)),
+    weighings: charge.weighings
+      .filter(weighing => isDuring(stay, weighing.atMs) && weighing.atMs >= startsMs)
+      .map(weighing => ({
+        id: weighing.id,
+        atS: secondsFromMs(weighing.atMs),
+        waterG: weighedWaterG(charge.dryMassG, weighing),
+        sigmaG: scaleSigmaG(weighing),
+      })),
+    // the last look only: the same beads seen week after week are not so many witnesses
+    looks: colourFacts(charge)
+      .filter(look => isDuring(stay, msFromSeconds(look.atS)) && msFromSeconds(look.atS) >= startsMs)
+      .slice(-1),
+  }
+}
+
+function spoolFacts(
+  spool: SpoolRecord,
+  material: Material,
+  boxId: string,
+  startsMs: number,
+  roomRhPercent: number,
+): SpoolFacts[] {
+  return stayIn(spool.stays, boxId).map(stay => {
+    const order = spool.stays.indexOf(stay)
+    const inMs = Math.max(stay.fromMs, startsMs)
+    // after a time elsewhere only the bounds are known
+    const wetness: Wetness = order === 0 && stay.fromMs >= startsMs - DAY_MS ? spool.wetness : 'unknown'
+    return {
+      id: spool.spoolId,
+      name: spool.name,
+      material,
+      filamentG: spool.filamentG,
+      emptyG: spool.emptyG,
+      cardboardG: spool.cardboardG,
+      size: {
+        ...USUAL_SPOOL,
+        rimDiameterMm: spool.rimDiameterMm,
+        widthMm: spool.widthMm,
+        fullFilamentG: Math.max(USUAL_SPOOL.fullFilamentG, spool.filamentG),
+      },
+      wetness: {
+        ...wetnessRange(wetness, roomRhPercent),
+        group: `${wetness}${inMs === startsMs ? '' : ', later'}`,
+      },
+      inS: secondsFromMs(inMs),
+      outS: stay.untilMs === null ? null : secondsFromMs(stay.untilMs),
+    }
+  })
+}

@@ -1,0 +1,158 @@
+import type { Act } from '#records/act.ts'
+import { chargeEntries } from './fold-charge.ts'
+import { Contradicting } from './contradicting.ts'
+import { inForce, type Placed } from './in-force.ts'
+import type { Building, Problem } from './building.ts'
+import { materialsWith } from './materials.ts'
+import type { State, Stay } from './state.ts'
+import { endStay } from './stays.ts'
+
+/**
+ * The whole journal folded into what is. Total: an entry applies or lands in `contradictions` with a reason and its
+ * repairs; nothing throws, nothing is dropped. The order the acts come in does not matter.
+ */
+export const fold = (acts: readonly Act[]): State => foldPlaced(inForce(acts))
+
+/** @param placed entries that stand, in order of when they happened */
+export function foldPlaced(placed: readonly Placed[]): State {
+  const state: Building = {
+    rooms: new Map(),
+    boxes: new Map(),
+    charges: new Map(),
+    spools: new Map(),
+    instruments: new Map(),
+    readings: [],
+    overrides: new Map(),
+    contradictions: [],
+    says: new Contradicting(placed),
+  }
+  for (const item of placed) {
+    const problem = apply(state, item)
+    if (problem) state.contradictions.push({ entryId: item.entry.id, ...problem })
+  }
+  state.readings.sort((a, b) => a.atMs - b.atMs || (a.id < b.id ? -1 : 1))
+  const { says: _, ...rest } = state
+  return { ...rest, materials: materialsWith(rest.overrides) }
+}
+
+function apply(state: Building, placed: Placed): Problem | null {
+  const { entry, actId, atMs } = placed
+  const { says } = state
+  switch (entry.kind) {
+    case 'room.made':
+      return make(state, state.rooms, 'room', entry.payload.roomId, entry.payload, placed)
+    case 'room.changed':
+      return change(state, state.rooms, 'room', entry.payload.roomId, entry.payload, placed)
+    case 'box.made':
+      if (!state.rooms.has(entry.payload.roomId)) return says.unknown('room', entry.payload.roomId, placed)
+      return make(
+        state,
+        state.boxes,
+        'box',
+        entry.payload.boxId,
+        { ...entry.payload, madeMs: atMs, openings: [] },
+        placed,
+      )
+    case 'box.changed':
+    case 'box.moved':
+      return change(state, state.boxes, 'box', entry.payload.boxId, entry.payload, placed)
+    case 'box.opened': {
+      const box = state.boxes.get(entry.payload.boxId)
+      if (!box) return says.unknown('box', entry.payload.boxId, placed)
+      box.openings.push({ atMs, openSeconds: entry.payload.openSeconds })
+      return null
+    }
+    case 'charge.made':
+    case 'charge.changed':
+    case 'charge.moved':
+    case 'charge.replaced':
+    case 'charge.weighed':
+    case 'charge.heated':
+    case 'charge.looked':
+    case 'charge.retired':
+      return chargeEntries(state, placed, entry)
+    case 'spool.made': {
+      const { where } = entry.payload
+      if (where.at === 'box' && !state.boxes.has(where.boxId)) return says.unknown('box', where.boxId, placed)
+      const stays: Stay[] = where.at === 'box' ? [{ boxId: where.boxId, fromMs: atMs, untilMs: null }] : []
+      const made = { ...entry.payload, madeMs: atMs, stays }
+      return make(state, state.spools, 'spool', entry.payload.spoolId, made, placed)
+    }
+    case 'spool.changed':
+      return change(state, state.spools, 'spool', entry.payload.spoolId, entry.payload, placed)
+    case 'spool.moved':
+      return moveSpool(state, placed, entry.payload)
+    case 'instrument.made':
+      return make(state, state.instruments, 'hygrometer', entry.payload.instrumentId, entry.payload, placed)
+    case 'instrument.changed':
+    case 'instrument.moved':
+      return change(state, state.instruments, 'hygrometer', entry.payload.instrumentId, entry.payload, placed)
+    case 'value.overridden': {
+      const { material, field, value } = entry.payload
+      const { [field]: _, ...others } = state.overrides.get(material) ?? {}
+      const next = value === null ? others : { ...others, [field]: value }
+      if (Object.keys(next).length > 0) state.overrides.set(material, next)
+      else state.overrides.delete(material)
+      return null
+    }
+    case 'reading.taken': {
+      const { place, instrumentId } = entry.payload
+      if (!state.instruments.has(instrumentId)) return says.unknown('hygrometer', instrumentId, placed)
+      const known = place.in === 'box' ? state.boxes.has(place.boxId) : state.rooms.has(place.roomId)
+      if (!known) return says.unknown(place.in, place.in === 'box' ? place.boxId : place.roomId, placed)
+      state.readings.push({ ...entry.payload, id: entry.id, actId, atMs })
+      return null
+    }
+  }
+}
+
+function moveSpool(
+  state: Building,
+  placed: Placed,
+  { spoolId, where }: { spoolId: string; where: Parameters<typeof whereIs>[0] },
+): Problem | null {
+  const spool = state.spools.get(spoolId)
+  if (!spool) return state.says.unknown('spool', spoolId, placed)
+  if (where.at === 'box' && !state.boxes.has(where.boxId))
+    return state.says.unknown('box', where.boxId, placed)
+  if (spool.where.at === 'used up') return state.says.ended('This spool was used up before.', spoolId, placed)
+  endStay(spool.stays, placed.atMs)
+  const boxId = whereIs(where)
+  if (boxId !== null) spool.stays.push({ boxId, fromMs: placed.atMs, untilMs: null })
+  state.spools.set(spoolId, { ...spool, where })
+  state.says.remember(spoolId, placed)
+  return null
+}
+
+const whereIs = (
+  where: { at: 'box'; boxId: string } | { at: 'printer' | 'open' | 'bag' | 'used up' },
+): string | null => (where.at === 'box' ? where.boxId : null)
+
+type Kind = Parameters<Contradicting['unknown']>[0]
+
+function make<T>(
+  state: Building,
+  map: Map<string, T>,
+  kind: Kind,
+  id: string,
+  value: T,
+  placed: Placed,
+): Problem | null {
+  if (map.has(id)) return state.says.twice(kind, id, placed)
+  map.set(id, value)
+  return null
+}
+
+function change<T extends object>(
+  state: Building,
+  map: Map<string, T>,
+  kind: Kind,
+  id: string,
+  part: object,
+  placed: Placed,
+): Problem | null {
+  const before = map.get(id)
+  if (!before) return state.says.unknown(kind, id, placed)
+  map.set(id, { ...before, ...part })
+  return null
+}

@@ -1,0 +1,83 @@
+import type { Material, MaterialId } from '#core/filament/material.ts'
+import type { Draft } from '#records/act.ts'
+import type { Overrides } from './materials.ts'
+import type { Charge, Oven } from '#records/kinds/charge.ts'
+import type { BeadColour } from '#core/evidence/colour.ts'
+import type { Box } from '#records/kinds/box.ts'
+import type { Instrument } from '#records/kinds/instrument.ts'
+import type { ReadingPayload } from '#records/kinds/reading.ts'
+import type { Room } from '#records/kinds/room.ts'
+import type { Spool } from '#records/kinds/spool.ts'
+
+/** A time something stood in a place: from, and until it left. */
+export interface Stay {
+  readonly boxId: string
+  readonly fromMs: number
+  untilMs: number | null
+}
+
+export interface ReadingRecord extends ReadingPayload {
+  readonly id: string
+  readonly actId: string
+  readonly atMs: number
+}
+export interface BoxRecord extends Box {
+  readonly madeMs: number
+  readonly openings: { readonly atMs: number; readonly openSeconds: number }[]
+}
+export interface ChargeRecord extends Charge {
+  readonly madeMs: number
+  readonly stays: Stay[]
+  readonly heatings: {
+    readonly id: string
+    readonly atMs: number
+    readonly temperatureC: number
+    readonly hours: number
+    readonly oven: Oven
+    readonly roomId: string | null
+  }[]
+  readonly looks: { readonly id: string; readonly atMs: number; readonly colour: BeadColour }[]
+  readonly retiredMs: number | null
+  readonly weighings: {
+    readonly id: string
+    readonly atMs: number
+    readonly grossG: number
+    readonly tareG: number
+    readonly scaleErrorG: number
+  }[]
+}
+export interface SpoolRecord extends Spool {
+  readonly madeMs: number
+  readonly stays: Stay[]
+}
+
+/** One thing that would put two contradicting entries right; `says` names the truth it stands for. */
+export type Repair =
+  | { readonly do: 'withdraw'; readonly entryId: string; readonly says: string }
+  | { readonly do: 'redate'; readonly entryId: string; readonly atMs: number; readonly says: string }
+  | { readonly do: 'edit'; readonly entryId: string; readonly says: string }
+  | { readonly do: 'enter'; readonly draft: Draft; readonly says: string }
+
+/** An entry that can't be true together with another. */
+export interface Contradicted {
+  readonly entryId: string
+  /** The other of the two; null where what it names is not there at all. */
+  readonly otherId: string | null
+  readonly reason: string
+  readonly repairs: readonly Repair[]
+}
+
+/** All that the journal says, folded. */
+export interface State {
+  readonly rooms: ReadonlyMap<string, Room>
+  readonly boxes: ReadonlyMap<string, BoxRecord>
+  readonly charges: ReadonlyMap<string, ChargeRecord>
+  readonly spools: ReadonlyMap<string, SpoolRecord>
+  readonly instruments: ReadonlyMap<string, Instrument>
+  /** In order of time. */
+  readonly readings: readonly ReadingRecord[]
+  /** What a person knows better than the catalogue, and the catalogue with it. */
+  readonly overrides: Overrides
+  readonly materials: Readonly<Record<MaterialId, Material>>
+  readonly contradictions: readonly Contradicted[]
+}

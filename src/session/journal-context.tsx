@@ -1,0 +1,34 @@
+import { createContext, use } from 'react'
+import type { Maker } from '#records/act.ts'
+import type { JournalStore } from '#store/journal-store.ts'
+import type { Preferences } from '#store/preferences.ts'
+import type { Reckoner } from '#workers/protocol.ts'
+
+/** What a place is given: which journal, the time, ids, the heavy side. All of it injected, none reached for. */
+export interface JournalTools {
+  readonly store: JournalStore
+  readonly maker: Maker
+  readonly reckoner: Reckoner
+  /** Start of every address in this journal: '' or '/demo'. */
+  readonly base: string
+}
+export const JournalContext = createContext<JournalTools | null>(null)
+
+export function useJournalTools(): JournalTools {
+  const tools = use(JournalContext)
+  if (!tools) throw new Error('A place stands inside a journal.')
+  return tools
+}
+
+export interface PreferenceTools {
+  readonly preferences: Preferences
+  readonly change: (part: Partial<Preferences>) => void
+  readonly dark: boolean
+}
+export const PreferenceContext = createContext<PreferenceTools | null>(null)
+
+export function usePreferences(): PreferenceTools {
+  const tools = use(PreferenceContext)
+  if (!tools) throw new Error('Preferences are given by the app.')
+  return tools
+}

@@ -1,0 +1,60 @@
+import { queryOptions, useQueryClient, useSuspenseQuery, type QueryClient } from '@tanstack/react-query'
+import { useEffect } from 'react'
+import type { Act } from '#records/act.ts'
+import { sweepable } from '#journal/merge.ts'
+import { withLock } from '#store/lock.ts'
+import { useJournalTools, type JournalTools } from './journal-context.tsx'
+import { journalViewOf, type JournalView } from './journal-view.ts'
+
+const LOOK_AGAIN_MS = 15 * 60_000
+
+/** The journal folded, at the time it was read. Local data: never paused, never retried. */
+export const journalQuery = ({ store, maker }: JournalTools) =>
+  queryOptions({
+    queryKey: ['journal', store.name],
+    networkMode: 'always',
+    retry: false,
+    staleTime: LOOK_AGAIN_MS,
+    refetchInterval: LOOK_AGAIN_MS,
+    structuralSharing: false,
+    queryFn: async (): Promise<JournalView> => {
+      const { acts, damaged } = await store.readAll()
+      return journalViewOf(acts, damaged, maker.nowMs())
+    },
+  })
+
+export const useJournal = (): JournalView => useSuspenseQuery(journalQuery(useJournalTools())).data
+
+/** Adds an act that is already kept to what is shown; the rest is not read again. */
+export function showAct(client: QueryClient, tools: JournalTools, act: Act): void {
+  client.setQueryData(journalQuery(tools).queryKey, before =>
+    before && !before.kept.some(item => item.id === act.id)
+      ? journalViewOf([...before.kept, act], before.damaged, tools.maker.nowMs())
+      : before,
+  )
+}
+
+/** What another tab writes is shown here too. */
+export function useOtherTabs(): void {
+  const tools = useJournalTools()
+  const client = useQueryClient()
+  useEffect(
+    () =>
+      tools.store.onChange(id => {
+        const all = () => client.invalidateQueries({ queryKey: journalQuery(tools).queryKey })
+        if (id === null) return void all()
+        void tools.store.readOne(id).then(act => (act ? showAct(client, tools, act) : all()))
+      }),
+    [tools, client],
+  )
+}
+
+/** Takes away, once a page is open, what a replacement set aside long enough ago. */
+export function useSweep(): void {
+  const { store, maker } = useJournalTools()
+  const { kept } = useJournal()
+  useEffect(() => {
+    const old = sweepable(kept, maker.nowMs())
+    if (old.length > 0) void withLock(`journal ${store.name}`, () => store.remove(old))
+  }, [kept, store, maker])
+}

@@ -1,0 +1,17 @@
+import { secondsFromMs } from '#units/time.ts'
+import type { BoxReport } from '#core/estimate/report.ts'
+import { judgeBox, type BoxJudgement } from '#core/verdict/box.ts'
+import type { BoxView } from '#journal/box-view.ts'
+
+/** The box's judgement from its view and, once it is there, its reckoning. */
+export const judge = (view: BoxView, report: BoxReport | undefined, nowMs: number): BoxJudgement =>
+  judgeBox({
+    nowS: secondsFromMs(nowMs),
+    targetRhPercent: view.target?.rhPercent ?? null,
+    readingWord: view.last?.word ?? null,
+    overSinceS: view.overSinceMs === null ? null : secondsFromMs(view.overSinceMs),
+    hasCharge: view.charges.length > 0,
+    hasWeighing: view.hasWeighing,
+    leaves: report?.leaves ? { earlyS: report.leaves.spread.low, lateS: report.leaves.spread.high } : null,
+    floor: report?.floor ?? null,
+  })

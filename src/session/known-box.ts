@@ -1,0 +1,45 @@
+import type { BoxFacts } from '#core/evidence/facts.ts'
+import { boxFacts } from '#journal/box-facts.ts'
+import { boxView, type BoxView } from '#journal/box-view.ts'
+import type { JournalView } from './journal-view.ts'
+
+export interface KnownBox {
+  readonly view: BoxView
+  readonly facts: BoxFacts | null
+}
+
+/** A box is looked up at every drawing of the shelf; it changes with the journal alone. */
+const boxesOf = new WeakMap<JournalView, Map<string, KnownBox | null>>()
+
+export function knownBox(journal: JournalView, boxId: string): KnownBox | null {
+  const boxes = boxesOf.get(journal) ?? new Map<string, KnownBox | null>()
+  boxesOf.set(journal, boxes)
+  if (!boxes.has(boxId)) {
+    const view = boxView(journal.state, boxId, journal.nowMs)
+    boxes.set(boxId, view && { view, facts: boxFacts(journal.state, view, factsTimeMs(journal, view)) })
+  }
+  return boxes.get(boxId)!
+}
+
+const HOUR_MS = 3_600_000
+
+/**
+ * The time a box is reckoned for: the hour begun, or the last thing that happened to it since. So its facts, and with
+ * them its reckoning, stay what they are when something is entered for another box.
+ */
+function factsTimeMs({ state, nowMs }: JournalView, view: BoxView): number {
+  const hourMs = Math.floor(nowMs / HOUR_MS) * HOUR_MS
+  const { box } = view
+  const times = [
+    hourMs,
+    box.madeMs,
+    ...box.openings.map(opening => opening.atMs),
+    ...view.readings.map(reading => reading.atMs),
+    ...state.readings
+      .filter(({ place }) => place.in === 'room' && place.roomId === box.roomId)
+      .map(reading => reading.atMs),
+    ...view.charges.flatMap(charge => [...charge.heatings, ...charge.weighings].map(event => event.atMs)),
+    ...[...view.charges, ...view.spools].flatMap(thing => thing.stays.map(stay => stay.fromMs)),
+  ]
+  return Math.min(nowMs, Math.max(...times.filter(ms => ms <= nowMs)))
+}

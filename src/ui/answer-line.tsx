@@ -1,0 +1,181 @@
+import { msFromSeconds, secondsFromMs } from '#units/time.ts'
+import { isSameWay } from '#core/model/box-model.ts'
+import type { BoxReport } from '#core/estimate/report.ts'
+import { dateAnswer, enteredAnswer, ratioAnswer, targetAnswer } from '#core/answers/answers.ts'
+import { floorAnswer } from '#core/answers/box-answers.ts'
+import type { BoxJudgement } from '#core/verdict/box.ts'
+import type { BoxView } from '#journal/box-view.ts'
+import { dayText, isoDay } from './dates.ts'
+import { Figure } from './figure.tsx'
+import { inWhole, THIN } from './format.ts'
+
+interface Props {
+  readonly view: BoxView
+  readonly report: BoxReport | undefined
+  readonly judgement: BoxJudgement
+  readonly nowMs: number
+  readonly zone: string
+}
+
+/** What is going on in there, in one line. */
+export function AnswerLine({ view, report, judgement, nowMs, zone }: Props) {
+  const day = (seconds: number) =>
+    isoDay(msFromSeconds(seconds), zone) === isoDay(nowMs, zone)
+      ? 'today'
+      : dayText(msFromSeconds(seconds), nowMs, zone)
+  switch (judgement.word) {
+    case 'good until':
+    case 'renew by': {
+      const leaves = report?.leaves
+      if (!leaves) return null
+      if (leaves.beyondHorizon.early) return <>Good for over a year</>
+      const today = day(judgement.dateS) === 'today'
+      const sameDay = day(leaves.spread.high) === day(judgement.dateS)
+      return (
+        <>
+          {judgement.word === 'good until' ? 'Good until ' : today ? 'Renew ' : 'Renew by '}
+          <Figure answer={dateAnswer(judgement.word, 0.1, leaves.sharesOfDates, report.draws)}>
+            {day(judgement.dateS)}
+          </Figure>{' '}
+          {!sameDay && (
+            <span className="range">
+              (
+              {leaves.beyondHorizon.late ? (
+                'may last over a year'
+              ) : (
+                <>
+                  may last until{' '}
+                  <Figure answer={dateAnswer('may last until', 0.9, leaves.sharesOfDates, report.draws)}>
+                    {day(leaves.spread.high)}
+                  </Figure>
+                </>
+              )}
+              )
+            </span>
+          )}
+        </>
+      )
+    }
+    case 'over since':
+      return (
+        <>
+          Over since{' '}
+          <Figure
+            answer={enteredAnswer(
+              'over since',
+              'first reading of this run above the target',
+              judgement.dateS,
+              'date',
+              'measured',
+            )}
+          >
+            {day(judgement.dateS)}
+          </Figure>
+          {report?.floor && view.target && report.floor.rhPercent > 0.9 * view.target.rhPercent
+            ? ': seal it, then renew it'
+            : ': renew it'}
+        </>
+      )
+    case "can't reach":
+      return report?.floor ? (
+        <>
+          Can’t reach{' '}
+          {view.target && (
+            <Figure
+              answer={targetAnswer(
+                view.target.all.map(item => ({ name: item.spool.name, rhPercent: item.rhPercent })),
+              )}
+            >
+              {inWhole(view.target.rhPercent)}
+              {THIN}%
+            </Figure>
+          )}
+          :{' '}
+          <Figure answer={floorAnswer(report.floor)}>
+            {inWhole(report.floor.rhPercent)}
+            {THIN}%
+          </Figure>{' '}
+          at best
+        </>
+      ) : null
+    case 'not known':
+      return <>{judgement.todo.startsWith('wait') ? 'Reckoning …' : `Not known: ${judgement.todo}`}</>
+  }
+}
+
+/** What lies behind the answer: the cause of the width, or what would do. */
+export function BehindAnswer({ view, report, judgement, nowMs }: Omit<Props, 'zone'>) {
+  if (!report) return null
+  if (judgement.word === "can't reach")
+    return (
+      <>Even with fresh beads the lid lets in more than they can take: {judgement.wouldDo} would reach it.</>
+    )
+  const spent = report.charges[0]
+  const cause = report.causes[0]
+  const dated = judgement.word === 'good until' || judgement.word === 'renew by'
+  const leaky = report.floor !== null && report.floor.rhPercent > (view.target?.rhPercent ?? 100) * 0.8
+  return (
+    <>
+      <DampSpools view={view} report={report} />
+      {judgement.word === 'over since' && report.floor && leaky && (
+        <>
+          Fresh beads alone would settle near{' '}
+          <Figure answer={floorAnswer(report.floor)}>
+            {inWhole(report.floor.rhPercent)}
+            {THIN}%
+          </Figure>
+          : {report.floor.wouldDo} does more.{' '}
+        </>
+      )}
+      {judgement.word === 'over since' &&
+        !leaky &&
+        spent?.notchG &&
+        spent.waterG > spent.notchG &&
+        'The beads hold all they can at this target. '}
+      {dated &&
+        cause &&
+        judgement.latestS > secondsFromMs(nowMs) + 7 * 86_400 &&
+        `Most of the width comes from ${cause.name}.`}
+    </>
+  )
+}
+
+const COUNTS = ['', '', 'Two', 'Three', 'Four', 'Five', 'Six']
+
+function DampSpools({ view, report }: Pick<Props, 'view'> & { readonly report: BoxReport }) {
+  const lid = report.streams.find(stream => stream.way.by === 'lid')?.mgPerDay ?? 0
+  const givers = view.spools.filter(spool => spoolFlow(report, spool.spoolId) > lid)
+  if (givers.length === 0 || lid <= 0) return null
+  const sum = givers.reduce((total, spool) => total + spoolFlow(report, spool.spoolId), 0)
+  const times = ratioAnswer(
+    'water from damp spools against the lid',
+    'mg/day',
+    ['damp spools and their board', sum],
+    ['lid', lid],
+  )
+  return (
+    <>
+      {givers.length === 1
+        ? `${givers[0]!.name} gives`
+        : `${COUNTS[givers.length] ?? 'Many'} damp spools give`}{' '}
+      the air{' '}
+      <Figure answer={times}>
+        {times.value < 1.5
+          ? 'as much water as'
+          : times.value < 2.5
+            ? 'twice the water'
+            : `${inWhole(times.value)} times the water`}
+      </Figure>{' '}
+      the lid lets in.{' '}
+    </>
+  )
+}
+
+/** mg a day that a spool and its board give the air. */
+export const spoolFlow = (report: BoxReport, spoolId: string): number =>
+  report.streams
+    .filter(
+      ({ way }) =>
+        isSameWay(way, { by: 'spool', id: spoolId }) || isSameWay(way, { by: 'board', id: spoolId }),
+    )
+    .reduce((sum, stream) => sum + stream.mgPerDay, 0)

@@ -1,0 +1,36 @@
+import { refusalText } from './refused.tsx'
+import { useJournal } from '#session/journal-query.ts'
+import { useUndo } from '#session/writing.ts'
+
+/** Undo of what was done last, and redo of what was taken back last. */
+export function UndoButtons() {
+  const { undo } = useJournal()
+  const { takeBack, redo, isPending, error } = useUndo()
+  return (
+    <>
+      {error && <span role="alert">not undone: {refusalText(error)}</span>}
+      {undo.undo && (
+        <button
+          type="button"
+          className="quiet undo"
+          disabled={isPending}
+          onClick={() => void takeBack()}
+          title={undo.undo.what}
+        >
+          Undo<span className="wide-only">: {undo.undo.what}</span>
+        </button>
+      )}
+      {undo.redo && (
+        <button
+          type="button"
+          className="quiet undo"
+          disabled={isPending}
+          onClick={() => void redo()}
+          title={undo.redo.act.what}
+        >
+          Redo<span className="wide-only">: {undo.redo.act.what}</span>
+        </button>
+      )}
+    </>
+  )
+}

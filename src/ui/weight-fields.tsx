@@ -1,0 +1,50 @@
+import { TextInput } from '@mantine/core'
+import { useMeasures } from './use-measures.ts'
+import { nameOf, type Movable } from '#session/places-to-go.ts'
+import type { WeightText } from './read-weight.ts'
+
+export type { WeightText } from './read-weight.ts'
+
+/** Gross and tare of one thing, in the person's unit. */
+export function WeightFields({
+  thing,
+  text,
+  onChange,
+  error,
+}: {
+  readonly thing: Movable
+  readonly text: WeightText
+  readonly onChange: (text: WeightText) => void
+  readonly error: string | undefined
+}) {
+  const { weight } = useMeasures()
+  const isSpool = thing.kind === 'spool'
+  return (
+    <>
+      <div className="pair">
+        <TextInput
+          label={`${nameOf(thing)} on the scale, ${weight.unit}`}
+          inputMode="decimal"
+          autoComplete="off"
+          value={text.gross}
+          error={error !== undefined}
+          onChange={event => onChange({ ...text, gross: event.currentTarget.value })}
+        />
+        <TextInput
+          label={`${isSpool ? 'Empty spool' : 'Empty holder'}, ${weight.unit}`}
+          inputMode="decimal"
+          autoComplete="off"
+          placeholder={isSpool ? weight.field(thing.spool.emptyG) : '0'}
+          value={text.tare}
+          error={error !== undefined}
+          onChange={event => onChange({ ...text, tare: event.currentTarget.value })}
+        />
+      </div>
+      {error && (
+        <p className="notice" role="alert">
+          {error}
+        </p>
+      )}
+    </>
+  )
+}
