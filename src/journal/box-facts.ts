@@ -11,7 +11,7 @@ import type { Room } from '#records/kinds/room.ts'
 import { wetnessRange, type Wetness } from '#core/evidence/wetness.ts'
 import { scaleSigmaG, weighedWaterG } from '#core/evidence/weighing.ts'
 import type { ChargeRecord, SpoolRecord, State } from './state.ts'
-import { colourFacts, heatingFacts } from './charge-facts.ts'
+import { colourFacts, cyclesOf, heatingFacts } from './charge-facts.ts'
 import { profileOf, roomAirAt } from './room-air.ts'
 import { isDuring, stayIn } from './stays.ts'
 
@@ -34,7 +34,7 @@ export function boxFacts(state: State, view: BoxView, nowMs: number): BoxFacts |
   const charges = [...state.charges.values()]
     .flatMap(charge =>
       stayIn(charge.stays, box.boxId).map((_, index) =>
-        chargeFacts(state, charge, index, box.boxId, room, startsMs),
+        chargeFacts(state, charge, index, box.boxId, room, startsMs, nowMs),
       ),
     )
     .filter(charge => charge.inS <= secondsFromMs(nowMs) && isAfter(charge.outS, startsMs))
@@ -105,6 +105,7 @@ function chargeFacts(
   boxId: string,
   room: Room,
   startsMs: number,
+  nowMs: number,
 ): ChargeFacts {
   const stay = stayIn(charge.stays, boxId)[index]!
   const order = charge.stays.indexOf(stay)
@@ -131,6 +132,7 @@ function chargeFacts(
     freshness: freshnessRange(freshness, charge.desiccant, roomAirAt(state, room, stay.fromMs)),
     inS: secondsFromMs(Math.max(stay.fromMs, startsMs)),
     outS: stay.untilMs === null ? null : secondsFromMs(stay.untilMs),
+    cycles: cyclesOf(charge, nowMs),
     heatings: charge.heatings
       .filter(heating => heating.atMs > Math.max(stay.fromMs, startsMs) && isDuring(stay, heating.atMs))
       .map(heating => heatingFacts(state, charge, heating)),

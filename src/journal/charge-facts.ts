@@ -1,4 +1,5 @@
 import { vapourPressureOfRhPa } from '#core/air/vapour.ts'
+import { DESICCANTS } from '#core/desiccant/catalogue.ts'
 import { COLOUR_LOADING } from '#core/evidence/colour.ts'
 import type { ChargeFacts } from '#core/evidence/facts.ts'
 import { weighedWaterG } from '#core/evidence/weighing.ts'
@@ -40,3 +41,11 @@ export const colourFacts = (charge: ChargeRecord): ChargeFacts['looks'] =>
   charge.looks
     .filter(look => charge.weighings.every(item => Math.abs(item.atMs - look.atMs) > NEAR_A_WEIGHING_MS))
     .map(look => ({ id: look.id, atS: secondsFromMs(look.atMs), ...COLOUR_LOADING[look.colour] }))
+
+/** Heatings up to a time, those hotter than the kind stands apart. */
+export function cyclesOf(charge: ChargeRecord, untilMs: number): ChargeFacts['cycles'] {
+  const { neverAboveC } = DESICCANTS[charge.desiccant]
+  const done = charge.heatings.filter(heating => heating.atMs <= untilMs)
+  const overheated = done.filter(heating => heating.temperatureC > neverAboveC).length
+  return { usual: done.length - overheated, overheated }
+}

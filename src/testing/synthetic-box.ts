@@ -57,6 +57,7 @@ export function syntheticBox(
         heatings: [],
         weighings: [],
         looks: [],
+        cycles: { usual: 0, overheated: 0 },
       },
     ],
     spools: materials.map((materialId, i) => ({

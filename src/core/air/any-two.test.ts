@@ -45,3 +45,9 @@ describe('air from any two quantities', () => {
     expect(result.ok && result.air.mixingRatioGPerKg).toBeCloseTo(7.26, 1)
   })
 })
+
+test('vapour as dense as steam leaves no air: a failure with a name, not a ratio below nothing', () => {
+  expect(airFromTwo({ temperature: 130, rh: 90 })).toEqual({ ok: false, kind: 'no air left' })
+  const below = airFromTwo({ temperature: 99, rh: 90 })
+  expect(below.ok && below.air.mixingRatioGPerKg).toBeGreaterThan(1000)
+})

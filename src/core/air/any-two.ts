@@ -34,7 +34,7 @@ export type MoistAirResult =
   | { readonly ok: true; readonly air: MoistAir }
   | {
       readonly ok: false
-      readonly kind: 'two needed' | 'same thing twice' | 'out of range' | 'above saturation'
+      readonly kind: 'two needed' | 'same thing twice' | 'out of range' | 'above saturation' | 'no air left'
     }
 
 const COLDEST_C = -40
@@ -42,7 +42,8 @@ const HOTTEST_C = 200
 
 /**
  * Air from any two of its quantities: °C, % RH over water, °C, g/m³, Pa.
- * @returns kinds of failure: not two; dew point and vapour pressure say the same; outside −40…200 °C; above saturation
+ * @returns kinds of failure: not two; dew point and vapour pressure say the same; outside −40…200 °C; above
+ * saturation; vapour alone fills the pressure of the air (above boiling)
  */
 export function airFromTwo(two: TwoOfAir): MoistAirResult {
   const given = AIR_QUANTITIES.filter(quantity => two[quantity] !== undefined)
@@ -70,6 +71,7 @@ export function airFromTwo(two: TwoOfAir): MoistAirResult {
   if (!(vapourPa > 0)) return { ok: false, kind: 'out of range' }
   const rh = relativeHumidityPercent({ vapourPressurePa: vapourPa, temperatureC })
   if (rh > SATURATED_PERCENT) return { ok: false, kind: 'above saturation' }
+  if (vapourPa >= STANDARD_PRESSURE_PA) return { ok: false, kind: 'no air left' }
   const dew = dewPointC(vapourPa)
   return {
     ok: true,

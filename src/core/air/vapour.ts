@@ -2,7 +2,7 @@ import type { Celsius, GramsPerCubicMetre, Pascal, PercentRh } from '#units/quan
 import { fractionFromPercent, percentFromFraction } from '#units/ratio.ts'
 import { kelvinFromCelsius } from '#units/temperature.ts'
 import { perLitreFromPerCubicMetre } from '#units/volume.ts'
-import { dewPointC, saturationPressureWaterPa } from './saturation.ts'
+import { dewPointC, saturationPressureIcePa, saturationPressureWaterPa } from './saturation.ts'
 
 export const MOLAR_MASS_WATER_G_PER_MOL = 18.015268
 export const GAS_CONSTANT_J_PER_MOL_K = 8.314462618
@@ -39,6 +39,15 @@ export const vapourDensityOfRhGPerM3 = (at: {
   temperatureC: Celsius
 }): GramsPerCubicMetre =>
   vapourDensityGPerM3({ vapourPressurePa: vapourPressureOfRhPa(at), temperatureC: at.temperatureC })
+
+/**
+ * Most RH, % over water, that air can stand at: 100, below freezing what saturation over ice leaves (82.2 at −20 °C);
+ * the rest settles as dew or frost.
+ */
+export const mostRhPercent = (temperatureC: Celsius): PercentRh =>
+  temperatureC < 0
+    ? percentFromFraction(saturationPressureIcePa(temperatureC) / saturationPressureWaterPa(temperatureC))
+    : 100
 
 /** Dew point, °C, of air at this relative humidity and temperature; NaN at 0 %. */
 export const dewPointOfRhC = (at: { relativeHumidityPercent: PercentRh; temperatureC: Celsius }): Celsius =>

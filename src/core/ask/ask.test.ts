@@ -5,7 +5,10 @@ import { USUAL_SPOOL } from '../filament/winding.ts'
 import { DESICCANTS } from '../desiccant/catalogue.ts'
 import { openingsEvery, someBox, someCharge, someSpool } from '#testing/box-models.ts'
 import { daysToDry, gramsNeeded, steadyRh, waterByPath, whenPassesLimit } from './box-questions.ts'
+import { firstAbove } from './first-above.ts'
 import { fitWeights } from './fit-weights.ts'
+import { leastGrams } from './least-grams.ts'
+import { constantSeries, sampledSurroundings } from '../room/sampled-room.ts'
 import {
   canHeatedAirDry,
   heatedRhPercent,
@@ -159,4 +162,55 @@ describe('a person’s own weights', () => {
       ).outcome,
     ).toBe('no change to fit')
   })
+})
+
+describe('a run that did not finish is neither never nor then', () => {
+  const bare = { ...box, spools: [], openings: [] }
+  test('samples every minute of eighty days are no reason to stop: the day is found', () => {
+    const days = 80
+    const series = constantSeries({ temperatureC: 18, relativeHumidityPercent: 62 }, 0, days * DAY)
+    const samples = days * 1440
+    const everyMinute = {
+      ...series,
+      everyS: 60,
+      temperatureC: new Float64Array(samples + 1).fill(18),
+      relativeHumidityPercent: new Float64Array(samples + 1).fill(62),
+    }
+    const slow = { ...bare, charges: [someCharge({ dryMassG: 40, loadingGPerG: 0.03 })] }
+    const smooth = whenPassesLimit(slow, 25, { fromS: 0, days })
+    const sampled = whenPassesLimit({ ...slow, surroundings: sampledSurroundings(everyMinute) }, 25, {
+      fromS: 0,
+      days,
+    })
+    expect(smooth.passing.ends).toBe('passes')
+    expect(sampled.value).toBeCloseTo(smooth.value, 1)
+  })
+  const starved = { maxSteps: 4 }
+  const span90 = { fromS: 0, toS: 90 * DAY, settleS: 4 * DAY }
+  test('starved of steps, a limit has no answer, and sizing none either', () => {
+    expect(firstAbove(bare, 25, span90, starved)).toMatchObject({ ends: 'unfinished', why: 'too many steps' })
+    const sizing = leastGrams(
+      bare,
+      { charge: bare.charges[0]!, limitRhPercent: 25, span: span90, mostG: 900, ratio: 1.05 },
+      starved,
+    )
+    expect(sizing).toEqual({ ends: 'unfinished', why: 'too many steps' })
+  })
+  test('no free air: said by its name, the figure is no number', () => {
+    const none = whenPassesLimit({ ...bare, insideL: 0 }, 25, span)
+    expect(none.passing).toMatchObject({ ends: 'unfinished', why: 'nothing to hold water' })
+    expect(none.value).toBeNaN()
+    expect(gramsNeeded({ ...bare, insideL: 0 }, bare.charges[0]!, 25, span).value).toBeNaN()
+  })
+  test('leak 0 holds, beads 0 passes', () => {
+    const shut = { ...bare, inlets: [{ by: 'lid' as const, conductanceLPerH: 0 }] }
+    expect(whenPassesLimit(shut, 25, { ...span, settleS: 5 * DAY }).value).toBe(Infinity)
+    expect(whenPassesLimit({ ...bare, charges: [someCharge({ dryMassG: 0 })] }, 25, span).passing.ends).toBe(
+      'passes',
+    )
+  })
+})
+
+test('heated air taken below its dew point stands at 100 %, not above', () => {
+  expect(heatedRhPercent({ temperatureC: 24, relativeHumidityPercent: 80 }, 10)).toBe(100)
 })

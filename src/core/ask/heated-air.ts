@@ -14,10 +14,13 @@ export interface IntakeAir {
 
 /**
  * RH after heating: the dew point stays, RH₂ = RH₁·e_s(T₁)/e_s(T₂).
- * @returns % over water; not above what the intake had where it is cooled: then dew is a question of its own
+ * @returns % over water, 100 at most: air taken below its dew point leaves the rest as dew
  */
 export const heatedRhPercent = (intake: IntakeAir, heatedC: Celsius): PercentRh =>
-  relativeHumidityPercent({ vapourPressurePa: vapourPressureOfRhPa(intake), temperatureC: heatedC })
+  Math.min(
+    100,
+    relativeHumidityPercent({ vapourPressurePa: vapourPressureOfRhPa(intake), temperatureC: heatedC }),
+  )
 
 /**
  * Whether air of this room, heated so far, can dry a material to a limit at all: the spool heads for the equilibrium

@@ -188,7 +188,7 @@ test('the order of nodes does not matter, rings, strands and side links included
   one.airRhPercent.forEach((rh, i) => expect(other.airRhPercent[i]!).toBeCloseTo(rh, 6))
 })
 
-test('a box that is chilled below its dew point reports the dew, and its air stays at 100 %', () => {
+test('a box that is chilled below its dew point reports the frost, and its air stands as ice lets it', () => {
   const cold = box({
     charges: [],
     spools: [],
@@ -203,7 +203,7 @@ test('a box that is chilled below its dew point reports the dew, and its air sta
   const result = run(cold, 3)
   expect(result.condensed).toBe(true)
   expect(result.mostDewG).toBeGreaterThan(0.05)
-  expect(result.airRhPercent.at(-1)).toBe(100)
+  expect(result.airRhPercent.at(-1)).toBeCloseTo(94.3, 1)
   expect(Math.abs(result.closureG)).toBeLessThan(1e-9 * result.movedG)
 })
 
@@ -243,4 +243,26 @@ describe('what holds no water is named, not divided by', () => {
   })
   test('no free air: an outcome of its own', () =>
     expect(end(box({ insideL: 0 }))).toMatchObject({ outcome: 'nothing to hold water', steps: 0 }))
+})
+
+describe('frost', () => {
+  // outside check: ice over water at −20 °C, IAPWS R14-08(2011) over SR1-86(1992): 82.2 %
+  test('at −20 °C the air stands at 82.2 % and no more; warmed, the frost goes back as vapour', () => {
+    const of = box({
+      charges: [],
+      spools: [],
+      inlets: [{ by: 'lid', conductanceLPerH: 0 }],
+      airRhPercent: 80,
+      surroundings: {
+        at(timeS, out) {
+          out.temperatureC = timeS < DAY || timeS > 3 * DAY ? 19 : -20
+          out.vapourDensityGPerL = 0.012
+        },
+      },
+    })
+    const result = run(of, 4, 0, 4)
+    expect(result.airRhPercent[1]).toBeCloseTo(82.2, 1)
+    expect(result.mostDewG).toBeGreaterThan(0.1)
+    expect(result.airRhPercent[3]).toBeCloseTo(80, 6)
+  })
 })

@@ -180,6 +180,14 @@ export function boxNetwork(
         share: openingShare(openSeconds),
         way: { by: 'openings' },
       })
+  for (const { atS, freeAirs } of model.exchanges ?? [])
+    if (atS >= fromS && atS < toS)
+      events.push(
+        rings === 0
+          ? { atS, kind: 'takeUp', freeAirs, way: { by: 'openings' } }
+          : // between rings there is next to no air to take anything up: they get the air itself
+            { atS, kind: 'exchange', node: 0, share: 1 - Math.exp(-freeAirs), way: { by: 'openings' } },
+      )
   for (const atS of changesOfSolidsS(model, span))
     events.push({
       atS,

@@ -100,6 +100,7 @@ export function modelFrom(model: BoxModel, state: BoxState): BoxModel {
         : [],
     ),
     openings: [],
+    exchanges: [],
     airRhPercent: state.airRhPercent,
   }
 }

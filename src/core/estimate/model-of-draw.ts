@@ -6,10 +6,12 @@ import { boxNetwork, freeAirAtL, type BoxNetwork } from '../assemble/box-network
 import { modelFrom, type BoxState } from '../assemble/state.ts'
 import { openingShare } from '../container/opening.ts'
 import { HOLDERS } from '../container/holder.ts'
+import { capacityAfterCycles } from '../desiccant/ageing.ts'
 import { DESICCANTS } from '../desiccant/catalogue.ts'
 import { DRY_MASS_SPREAD } from '../evidence/weighing.ts'
 import type { BoxFacts, ChargeFacts, SpoolFacts } from '../evidence/facts.ts'
 import { spoolSolidsL } from '../filament/winding.ts'
+import { settledOpenings } from '../model/openings.ts'
 import type { BoxModel, ChargeModel, SpoolModel } from '../model/box-model.ts'
 import type { Surroundings } from '../network/network.ts'
 import { loadingAfterHeatGPerG } from '../renewal/loading-after-heat.ts'
@@ -19,6 +21,9 @@ import type { DrawValues } from './unknowns.ts'
 const HOURS_PER_MONTH = 730.5
 const USUAL_OPEN_SECONDS = 30
 const USUAL_HEATING_C = 115
+
+/** After this, what an opening brought has been taken up; no reading is believed so soon after one. */
+const SETTLED_S = secondsFromDays(1)
 
 /** How far ahead a forecast looks. */
 export const HORIZON_S = secondsFromDays(400)
@@ -68,7 +73,10 @@ function chargeModel(
   const { sorbent, capacitySpread, bulkDensityGPerMl } = DESICCANTS[charge.kind]
   const { lowGPerG, highGPerG } = charge.freshness
   const dryMassG = charge.dryMassG * Math.exp(DRY_MASS_SPREAD[charge.massKnowledge] * values.massDeviations)
-  const capacityFactor = Math.exp(capacitySpread * values.capacityDeviations)
+  const capacityFactor =
+    Math.exp(capacitySpread * values.capacityDeviations) *
+    capacityAfterCycles(charge.cycles.usual) *
+    capacityAfterCycles(charge.cycles.overheated, 'overheated')
   return {
     id: charge.id,
     sorbent,
@@ -125,7 +133,7 @@ export function modelOfDraw(facts: BoxFacts, values: DrawValues): BoxModel {
     ],
     charges: facts.charges.map((charge, i) => chargeModel(charge, i === 0, values, surroundings)),
     spools: facts.spools.map(spool => spoolModel(spool, values)),
-    openings: facts.openings,
+    ...settledOpenings(facts.openings, facts.nowS - SETTLED_S, SETTLED_S),
     airRhPercent: 'room',
     surroundings,
   }

@@ -60,6 +60,8 @@ export interface ChargeFacts extends Stay {
   readonly holder: HolderKind
   /** Loading when it went in: anything between these. */
   readonly freshness: LoadingRange
+  /** Heatings up to now, wherever they were: what it can hold wears with each. */
+  readonly cycles: { readonly usual: number; readonly overheated: number }
   /** Heatings while it was in the box: it came out, was heated and came back. */
   readonly heatings: readonly HeatingFacts[]
   /** Water found by weighing: gross less holder less dry beads, as their mass is told; σ is the scale's alone. */

@@ -70,6 +70,8 @@ export interface BoxModel {
   readonly spools: readonly SpoolModel[]
   /** In order of time. */
   readonly openings: readonly { readonly atS: Seconds; readonly openSeconds: number }[]
+  /** Openings whose water has been taken up by what is inside: free airs exchanged. In order of time. */
+  readonly exchanges?: readonly { readonly atS: Seconds; readonly freeAirs: number }[]
   /** Of the air at the start; above 100 where dew stands. 'room': as the room's. */
   readonly airRhPercent: PercentRh | 'room'
   readonly surroundings: Surroundings

@@ -1,7 +1,6 @@
 import type { Celsius } from '#units/quantity.ts'
 import { fractionFromPercent, percentFromFraction } from '#units/ratio.ts'
-import { saturationPressureIcePa, saturationPressureWaterPa } from '../air/saturation.ts'
-import { saturationDensityGPerL } from '../air/vapour.ts'
+import { mostRhPercent, saturationDensityGPerL } from '../air/vapour.ts'
 import type { LoadingCurve, Sorbent } from '../sorbent/sorbent.ts'
 import { lawFactor } from './law.ts'
 import { ROOM, type Network, type SurroundingsPoint, type WaterStore } from './network.ts'
@@ -54,6 +53,9 @@ export class Compiled {
   roomDensityGPerL = 0
   saturationGPerL = 0
   boxC: Celsius = 0
+  /** Of saturation over water, what the air can stand at: less than 1 below freezing. */
+  private mostShareOfBox = 1
+  private mostShareOfSpool = 1
 
   /** Nodes by the shape of their potential: free air, straight, along a curve. */
   private readonly airs: Int32Array
@@ -200,7 +202,9 @@ export class Compiled {
     temperatures.beadC = point.beadTemperatureC ?? point.temperatureC
     temperatures.spoolC = point.spoolTemperatureC ?? point.temperatureC
     for (let i = 0; i < factors.length; i++) factors[i] = this.factorFns[i]!(temperatures)
-    this.saturationGPerL = factors[1]!
+    this.saturationGPerL = factors[BOX_AIR_FACTOR]!
+    this.mostShareOfBox = fractionFromPercent(mostRhPercent(temperatures.airC))
+    this.mostShareOfSpool = fractionFromPercent(mostRhPercent(temperatures.spoolC))
     for (const i of this.curved) {
       const store = this.stores[i] as SorbentStore
       this.curves[i] = store.sorbent.curveAt(store.of === 'beads' ? temperatures.beadC : temperatures.spoolC)
@@ -218,6 +222,7 @@ export class Compiled {
   evaluatePotentials(waterG: Float64Array, slopesToo: boolean): void {
     const { airs, linears, curved, curves, perGram, factorOf, factors, potential, slope } = this
     const { surface, surfaceSlope, surfaceSlopeAtZero, surfaceCurvature } = this
+    const boxAir = BOX_AIR_FACTOR
     for (let at = 0; at < linears.length; at++) {
       const i = linears[at]!
       const scale = perGram[i]! * factors[factorOf[i]!]!
@@ -227,11 +232,12 @@ export class Compiled {
     for (let at = 0; at < airs.length; at++) {
       const i = airs[at]!
       const saturation = factors[factorOf[i]!]!
+      const most = saturation * (factorOf[i] === boxAir ? this.mostShareOfBox : this.mostShareOfSpool)
       let density = waterG[i]! * perGram[i]!
       let gain = perGram[i]!
-      if (density > saturation) {
-        // the rest is dew: the air over it stays saturated but for a trace that keeps the slope alive
-        density = saturation + (density - saturation) * DEW_SLOPE
+      if (density > most) {
+        // the rest is dew or frost: the air over it stays saturated but for a trace that keeps the slope alive
+        density = most + (density - most) * DEW_SLOPE
         gain *= DEW_SLOPE
       }
       potential[i] = density
@@ -301,6 +307,29 @@ export class Compiled {
       out[l] = (bookedBeside[l] === 1 ? besideFlow : upFlow)[bookedNode[l]!]!
   }
 
+  /**
+   * Exchanges the air of node 0 so many times and lets its neighbours take up the excess at once.
+   * @returns grams that came to stay
+   */
+  takeUp(waterG: Float64Array, freeAirs: number): number {
+    const { roomNow, roomLinks, bookedNode, bookedBeside, upNow, besideNow } = this
+    const excessG = freeAirs * (this.roomDensityGPerL / this.perGram[0]! - waterG[0]!)
+    let total = 0
+    for (let r = 0; r < roomLinks; r++) total += roomNow[r]!
+    for (let l = roomLinks; l < bookedNode.length; l++)
+      total += (bookedBeside[l] === 1 ? besideNow : upNow)[bookedNode[l]!]!
+    if (total <= 0) return 0
+    let stayedG = 0
+    for (let l = roomLinks; l < bookedNode.length; l++) {
+      const node = bookedNode[l]!
+      const share = (bookedBeside[l] === 1 ? besideNow : upNow)[node]! / total
+      const takenG = Math.max(share * excessG, -waterG[node]!)
+      waterG[node]! += takenG
+      stayedG += takenG
+    }
+    return stayedG
+  }
+
   /** Water that a change of 1 % RH is worth in air, g: the measure of a step's error there; NaN for other stores. */
   airCapacityGPerPercent(node: number): number {
     const store = this.stores[node]!
@@ -309,16 +338,16 @@ export class Compiled {
       : Number.NaN
   }
 
-  /** RH of the box air, %, with this water at the time set; never above 100. */
+  /** RH of the box air, %, with this water at the time set; never above 100, nor below freezing above ice. */
   boxRhPercent(boxWaterG: number): number {
-    return Math.min(100, percentFromFraction((boxWaterG * this.perGram[0]!) / this.saturationGPerL))
+    return percentFromFraction(
+      Math.min(this.mostShareOfBox, (boxWaterG * this.perGram[0]!) / this.saturationGPerL),
+    )
   }
 
-  /** Water in the box beyond what its air can hold at the time set, g; below freezing, beyond saturation over ice. */
+  /** Water in the box beyond what its air can hold at the time set, g: dew, or frost below freezing. */
   dewG(waterG: Float64Array): number {
-    const { boxC } = this
-    const share = boxC < 0 ? saturationPressureIcePa(boxC) / saturationPressureWaterPa(boxC) : 1
-    return Math.max(0, waterG[0]! - (this.saturationGPerL * share) / this.perGram[0]!)
+    return Math.max(0, waterG[0]! - (this.saturationGPerL * this.mostShareOfBox) / this.perGram[0]!)
   }
 
   private setParent(a: number, b: number): void {
@@ -370,6 +399,8 @@ export class Compiled {
   }
 }
 
+/** Where the factor table has the saturation of the box's own air. */
+const BOX_AIR_FACTOR = 1
 /** Share of its usual slope that vapour density keeps where water has condensed. */
 const DEW_SLOPE = 1e-4
 

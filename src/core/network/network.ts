@@ -74,6 +74,16 @@ export type NetworkEvent<Way = unknown> =
       readonly share: number
       readonly way: Way
     }
+  /**
+   * Air of node 0 exchanged with the room's so many times, and its water taken up already: it goes along the links of
+   * node 0 in proportion to their conductances, as a small excess of the air does.
+   */
+  | {
+      readonly atS: Seconds
+      readonly kind: 'takeUp'
+      readonly freeAirs: number
+      readonly way: Way
+    }
   | {
       readonly atS: Seconds
       readonly kind: 'setWater'

@@ -120,6 +120,7 @@ export function simulate(
 
   const applyDueEvents = (): void => {
     let any = false
+    let jumped = false
     while (nextEvent < network.events.length && network.events[nextEvent]!.atS <= timeS) {
       const index = nextEvent++
       const event = network.events[index]!
@@ -129,9 +130,11 @@ export function simulate(
       eventWaterG[index] = broughtG
       eventMovedG += Math.abs(broughtG)
       any = true
+      if (event.kind !== 'conduct' && event.kind !== 'takeUp') jumped = true
     }
     if (!any) return
-    stepS = FIRST_STEP_S
+    // the rest bends the course without a jump in the air: the step's own error tells whether it is too long
+    if (jumped) stepS = FIRST_STEP_S
     recorder.restart(timeS, solver.waterG, solver.bookedG)
   }
   /** Largest error of the step tried, in units of what is allowed. */
@@ -291,6 +294,7 @@ function applyEvent(compiled: Compiled, waterG: Float64Array, event: NetworkEven
     compiled.setConductance(event.link, event.conductanceLPerH)
     return 0
   }
+  if (event.kind === 'takeUp') return compiled.takeUp(waterG, event.freeAirs)
   const before = waterG[event.node]!
   const store = compiled.stores[event.node]!
   let after = before

@@ -51,6 +51,7 @@ const REFUSED: Readonly<Record<Extract<MoistAirResult, { ok: false }>['kind'], s
   'out of range': 'Air like that lies outside −40 to 200 °C, or has no vapour at all: check the two values.',
   'above saturation':
     'No air holds that much: the rest would be dew. Lower the second value or warm the air.',
+  'no air left': 'That much vapour leaves no air: at sea level it boils. Take less of either.',
 }
 const isTemperature = (quantity: AirQuantity) => quantity === 'temperature' || quantity === 'dew point'
 const unitOf = (quantity: AirQuantity, measures: Measures): string =>
