@@ -120,7 +120,7 @@ export const BOXES: readonly LoftBox[] = [
       spool('ASA ember', 'ASA', 'ember', 520),
       spool('ASA moss', 'ASA', 'moss', 880),
     ],
-    truth: { leakLPerH: 0.21, wetnessRhPercent: { 'sealed bag': 27 } },
+    truth: { leakLPerH: 0.21, wetnessShare: { 'sealed bag': 0.68 } },
   },
   {
     id: 'launch',
@@ -143,7 +143,7 @@ export const BOXES: readonly LoftBox[] = [
       spool('ASA hull', 'ASA', 'ink', 950, 'weeks in the room', { cardboardG: 215, inDaysAgo: 45 }),
       spool('ASA rope', 'ASA', 'bone', 900, 'weeks in the room', { cardboardG: 215, inDaysAgo: 45 }),
     ],
-    truth: { leakLPerH: 0.45, wetnessRhPercent: { 'sealed bag': 22, 'weeks in the room, later': 74 } },
+    truth: { leakLPerH: 0.45, wetnessShare: { 'sealed bag': 0.48, 'weeks in the room, later': 0.6 } },
     events: [heated(61, 115, 2), opened(45), heated(30, 115, 2)],
   },
   {

@@ -45,6 +45,7 @@ export const FORMULA_WORK: Readonly<Record<string, Work>> = {
     return values[Math.ceil(v('p') * values.length - 1e-9) - 1]!
   },
   'spool-moisture': v => (100 * v('m_water')) / v('m_dry'),
+  'length-past': v => v('m') / v('m_1'),
   passing: v => v('t1') + ((v('c') - v('c1')) / (v('c2') - v('c1'))) * (v('t2') - v('t1')),
   sorption: v => (v('A') * v('a')) / (1 - v('K') * v('a') ** 2),
   'constant-loading': v => (v('φ1') * v('e1') * v('K1')) / (v('e2') * v('K2')) - v('φ1'),

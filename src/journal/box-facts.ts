@@ -3,16 +3,16 @@ import { CONTAINERS, insideVolumeL } from '#core/container/container.ts'
 import { LIDS } from '#core/container/lid.ts'
 import { wallAreaM2, wallConductanceLPerH, wallLaw } from '#core/container/wall.ts'
 import type { BoxFacts, ChargeFacts, SpoolFacts } from '#core/evidence/facts.ts'
-import type { Material } from '#core/filament/material.ts'
 import { USUAL_SPOOL } from '#core/filament/winding.ts'
 import type { BoxView } from './box-view.ts'
 import { freshnessRange, type Freshness } from '#core/evidence/freshness.ts'
 import type { Room } from '#records/kinds/room.ts'
-import { wetnessRange, type Wetness } from '#core/evidence/wetness.ts'
+import { wetnessTold, type RoomAir, type Wetness } from '#core/evidence/wetness.ts'
 import { scaleSigmaG, weighedWaterG } from '#core/evidence/weighing.ts'
 import type { ChargeRecord, SpoolRecord, State } from './state.ts'
 import { colourFacts, cyclesOf, heatingFacts } from './charge-facts.ts'
 import { profileOf, roomAirAt } from './room-air.ts'
+import { spoolPast } from './spool-past.ts'
 import { isDuring, stayIn } from './stays.ts'
 
 const DAY_MS = 86_400_000
@@ -40,15 +40,7 @@ export function boxFacts(state: State, view: BoxView, nowMs: number): BoxFacts |
     .filter(charge => charge.inS <= secondsFromMs(nowMs) && isAfter(charge.outS, startsMs))
     .sort((a, b) => a.inS - b.inS)
   const spools = [...state.spools.values()]
-    .flatMap(spool =>
-      spoolFacts(
-        spool,
-        state.materials[spool.material],
-        box.boxId,
-        startsMs,
-        startAir.relativeHumidityPercent,
-      ),
-    )
+    .flatMap(spool => spoolFacts(state, spool, box, startsMs, startAir))
     .filter(spool => spool.inS <= secondsFromMs(nowMs) && isAfter(spool.outS, startsMs))
   const roomReadings = state.readings
     .filter(
@@ -152,17 +144,21 @@ function chargeFacts(
 }
 
 function spoolFacts(
+  state: State,
   spool: SpoolRecord,
-  material: Material,
-  boxId: string,
+  box: BoxView['box'],
   startsMs: number,
-  roomRhPercent: number,
+  startAir: RoomAir,
 ): SpoolFacts[] {
-  return stayIn(spool.stays, boxId).map(stay => {
-    const order = spool.stays.indexOf(stay)
+  const material = state.materials[spool.material]
+  return stayIn(spool.stays, box.boxId).map(stay => {
     const inMs = Math.max(stay.fromMs, startsMs)
-    // after a time elsewhere only the bounds are known
-    const wetness: Wetness = order === 0 && stay.fromMs >= startsMs - DAY_MS ? spool.wetness : 'unknown'
+    // what stood in the box long before the run began is anything between dry and the room
+    const cutOff = stay.fromMs < startsMs - DAY_MS
+    const wetness: Wetness = cutOff ? 'unknown' : spool.wetness
+    const past = cutOff ? [] : spoolPast(state, spool, spool.madeMs, stay.fromMs, box.roomId)
+    const room = state.rooms.get(box.roomId)
+    const toldAir = room ? roomAirAt(state, room, spool.madeMs) : startAir
     return {
       id: spool.spoolId,
       name: spool.name,
@@ -177,8 +173,9 @@ function spoolFacts(
         fullFilamentG: Math.max(USUAL_SPOOL.fullFilamentG, spool.filamentG),
       },
       wetness: {
-        ...wetnessRange(wetness, roomRhPercent),
+        told: wetnessTold(wetness, cutOff ? startAir : toldAir),
         group: `${wetness}${inMs === startsMs ? '' : ', later'}`,
+        past,
       },
       inS: secondsFromMs(inMs),
       outS: stay.untilMs === null ? null : secondsFromMs(stay.untilMs),

@@ -75,7 +75,8 @@ function apply(state: Building, placed: Placed): Problem | null {
       const { where } = entry.payload
       if (where.at === 'box' && !state.boxes.has(where.boxId)) return says.unknown('box', where.boxId, placed)
       const stays: Stay[] = where.at === 'box' ? [{ boxId: where.boxId, fromMs: atMs, untilMs: null }] : []
-      const made = { ...entry.payload, madeMs: atMs, stays }
+      const whereabouts = [{ where, fromMs: atMs, untilMs: null }]
+      const made = { ...entry.payload, madeMs: atMs, stays, whereabouts }
       return make(state, state.spools, 'spool', entry.payload.spoolId, made, placed)
     }
     case 'spool.changed':
@@ -117,6 +118,8 @@ function moveSpool(
     return state.says.unknown('box', where.boxId, placed)
   if (spool.where.at === 'used up') return state.says.ended('This spool was used up before.', spoolId, placed)
   endStay(spool.stays, placed.atMs)
+  endStay(spool.whereabouts, placed.atMs)
+  spool.whereabouts.push({ where, fromMs: placed.atMs, untilMs: null })
   const boxId = whereIs(where)
   if (boxId !== null) spool.stays.push({ boxId, fromMs: placed.atMs, untilMs: null })
   state.spools.set(spoolId, { ...spool, where })

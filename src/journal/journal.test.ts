@@ -186,9 +186,11 @@ describe('fold', () => {
             state.charges.size +
             state.spools.size +
             state.instruments.size
-          expect(things + state.readings.length + state.contradictions.length).toBeLessThanOrEqual(
-            acts.length,
-          )
+          // every entry that makes a thing or a reading has made it, or stands among the contradictions: none is lost
+          const makes = acts.flatMap(act => act.entries).filter(({ kind }) => /\.(made|taken)$/.test(kind))
+          const refused = new Set(state.contradictions.map(({ entryId }) => entryId))
+          expect(refused.size).toBe(state.contradictions.length)
+          expect(things + state.readings.length).toBe(makes.filter(({ id }) => !refused.has(id)).length)
           expect(JSON.stringify([...fold([...acts].reverse()).boxes])).toBe(JSON.stringify([...state.boxes]))
           for (const boxId of state.boxes.keys())
             boxFacts(state, boxView(state, boxId, make.nowMs() + 60 * DAY)!, make.nowMs() + 60 * DAY)
@@ -251,6 +253,26 @@ describe('a box as it stands', () => {
     expect(facts.charges[0]!.weighings).toEqual([])
     expect(facts.charges[1]!.freshness.highGPerG).toBeLessThan(0.05)
   })
+})
+
+test('a move resets nothing: a spool brings along where it has been', () => {
+  const make = maker()
+  const act = makeAct(make, 'set up', [
+    ...shelf,
+    draft('box.made', { boxId: 'b2' }),
+    draft('spool.moved', { where: { at: 'box', boxId: 'b2' } }, START + 40 * DAY),
+    draft('spool.moved', { where: { at: 'bag' } }, START + 50 * DAY),
+    draft('spool.moved', { where: { at: 'open' } }, START + 60 * DAY),
+    draft('spool.moved', { where: { at: 'box', boxId: 'b1' } }, START + 62 * DAY),
+  ])
+  const now = START + 70 * DAY
+  const state = fold([act])
+  const facts = (boxId: string) => boxFacts(state, boxView(state, boxId, now)!, now)!
+  expect(facts('b2').spools[0]!.wetness.past.map(air => air.forS / 86_400)).toEqual([40])
+  // forty days here, ten there, ten in a bag that lets nothing through, two in the open
+  const [, back] = facts('b1').spools
+  expect(back!.wetness.past.map(air => air.forS / 86_400)).toEqual([40, 10, 2])
+  expect(back!.wetness.told).toEqual(facts('b1').spools[0]!.wetness.told)
 })
 
 test('own values of a material: the last one holds, null gives the catalogue back', () => {

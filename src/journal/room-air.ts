@@ -1,3 +1,4 @@
+import type { RoomAir } from '#core/evidence/wetness.ts'
 import { CLIMATES, profileAt, type MonthlyProfile } from '#core/room/climate.ts'
 import { secondsFromMs } from '#units/time.ts'
 import type { Room } from '#records/kinds/room.ts'
@@ -5,11 +6,6 @@ import type { State } from './state.ts'
 
 export const profileOf = (room: Room): MonthlyProfile =>
   room.climate.kind === 'own' ? room.climate : CLIMATES[room.climate.kind].profile
-
-export interface RoomAir {
-  readonly temperatureC: number
-  readonly relativeHumidityPercent: number
-}
 
 /** The room's air at a time: its reading of within three days, else its usual climate. */
 export function roomAirAt(state: State, room: Room, atMs: number): RoomAir & { readonly measured: boolean } {

@@ -7,11 +7,18 @@ import type { Box } from '#records/kinds/box.ts'
 import type { Instrument } from '#records/kinds/instrument.ts'
 import type { ReadingPayload } from '#records/kinds/reading.ts'
 import type { Room } from '#records/kinds/room.ts'
-import type { Spool } from '#records/kinds/spool.ts'
+import type { Spool, Whereabouts } from '#records/kinds/spool.ts'
 
 /** A time something stood in a place: from, and until it left. */
 export interface Stay {
   readonly boxId: string
+  readonly fromMs: number
+  untilMs: number | null
+}
+
+/** A time a spool was somewhere: in a box, on the printer, in the open, in a bag. */
+export interface Sojourn {
+  readonly where: Whereabouts
   readonly fromMs: number
   untilMs: number | null
 }
@@ -48,6 +55,8 @@ export interface ChargeRecord extends Charge {
 }
 export interface SpoolRecord extends Spool {
   readonly madeMs: number
+  /** Everywhere it has been, in order of time. */
+  readonly whereabouts: Sojourn[]
   readonly stays: Stay[]
 }
 

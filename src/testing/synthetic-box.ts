@@ -68,7 +68,7 @@ export function syntheticBox(
       emptyG: 220,
       cardboardG: random.uniform() < 0.3 ? 200 : 0,
       size: USUAL_SPOOL,
-      wetness: { lowRhPercent: 10, highRhPercent: 45, group: 'all' },
+      wetness: { told: { kind: 'between', lowRhPercent: 10, highRhPercent: 45 }, group: 'all', past: [] },
       inS: fromS,
       outS: null,
     })),

@@ -7,6 +7,7 @@ import type { BoxReport, SpoolNow } from '../estimate/report.ts'
 import type { SpoolDetail } from '../estimate/spool-detail.ts'
 import type { Passing, TimeToLimit } from '../ask/spool-time.ts'
 import type { Material } from '../filament/material.ts'
+import { lengthM } from '../filament/rings.ts'
 import {
   equilibriumMoisturePercent,
   rhHoldingMoisturePercent,
@@ -29,26 +30,35 @@ export const spoolMeanAnswer = (spool: SpoolNow, name: string): Answer =>
     `likely ${spool.spread.low.toFixed(2)}–${spool.spread.high.toFixed(2)} wt %`,
   )
 
-/** Moisture of a spool's outer turns now: the first ten metres, which are printed first. */
-export const outerTurnsAnswer = (detail: SpoolDetail, name: string): Answer =>
+/** Moisture of what is printed next: the mean over the full strand, since all of it melts. */
+export const nextPrintAnswer = (detail: SpoolDetail, name: string): Answer =>
   answer(
-    `outer turns of ${name}`,
-    detail.outerPercent,
+    `next print from ${name}`,
+    detail.nextPercent,
     'wt %',
     'computed',
     'spool-moisture',
     [
       input(
         'm_water',
-        'water in the first ten metres',
-        fractionFromPercent(detail.outerPercent) * detail.outerG,
+        'water in the filament printed next',
+        fractionFromPercent(detail.nextPercent) * detail.nextG,
         'g',
         'computed',
       ),
-      input('m_dry', 'their filament, dry', detail.outerG, 'g', 'computed'),
+      input('m_dry', 'that filament, dry', detail.nextG, 'g', 'computed'),
     ],
-    `likely ${detail.outerSpread.low.toFixed(2)}–${detail.outerSpread.high.toFixed(2)} wt %; the core stands at ${detail.corePercent.toFixed(2)} wt %`,
+    `likely ${detail.nextSpread.low.toFixed(2)}–${detail.nextSpread.high.toFixed(2)} wt %; the core stands at ${detail.corePercent.toFixed(2)} wt %`,
   )
+
+/** How far in from the outside the winding stands past its limit while the next print as a whole does not. */
+export const lengthPastAnswer = (detail: SpoolDetail, material: Material, name: string): Answer => {
+  const perMetreG = 1 / lengthM(material, detail.diameterMm, 1)
+  return answer(`filament of ${name} past its limit`, detail.pastM, 'm', 'computed', 'length-past', [
+    input('m', 'filament past it, from the outside in', detail.pastM * perMetreG, 'g', 'computed'),
+    input('m_1', 'a metre of it', perMetreG, 'g/m', 'computed'),
+  ])
+}
 
 /** Where a spool would end if the air stayed as it is. */
 export const endsAtAnswer = (material: Material, name: string, airRhPercent: number): Answer => {
@@ -87,7 +97,7 @@ export const passingAnswer = (quantity: string, time: TimeToLimit, passing: Pass
       input('t2', 'the next point', hoursFromSeconds(passing.afterS), 'h', 'computed'),
       input('c2', 'moisture then', passing.afterPercent, 'wt %', 'computed'),
     ],
-    `Between ${early === null ? 'never' : `${early.toFixed(0)} h`} and ${late === null ? 'never' : `${late.toFixed(0)} h`}, by how tightly the spool is wound (slit transport 0.03–0.15).`,
+    `Between ${early === null ? 'never' : `${early.toFixed(0)} h`} and ${late === null ? 'never' : `${late.toFixed(0)} h`}, by how fast this make takes up (×/÷ 2), how much it holds (± 15 %) and how tightly it is wound (slit transport 0.03–0.15).`,
   )
 }
 

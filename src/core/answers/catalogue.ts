@@ -44,6 +44,10 @@ export const FORMULAS = {
     source: 'adaptive importance sampling over the moisture network',
   },
   'spool-moisture': { text: 'w = 100 · m_water / m_dry', source: 'moisture network, fitted to the readings' },
+  'length-past': {
+    text: 'L = m / m_1',
+    source: 'rings of winding, from the outside in; a metre weighs ρ·π·r²',
+  },
   passing: {
     text: 't = t1 + (c − c1) / (c2 − c1) · (t2 − t1)',
     source:

@@ -101,14 +101,14 @@ describe('of a box', () => {
 })
 
 describe('of a spool in the open', () => {
-  test('in a damp room the outer turns go first, nylon within hours', () => {
+  test('in a damp room the next print goes first, nylon within hours', () => {
     const room = { wetRhPercent: 8, temperatureC: 21, relativeHumidityPercent: 55 }
-    const outer = daysToLimit(spool, room, 'outer', 0.25)
+    const outer = daysToLimit(spool, room, 'next', 0.25)
     const mean = daysToLimit(spool, room, 'mean', 0.25)
     expect(outer.value).toBeLessThan(mean.value)
     expect(mean.earlyDays).toBeLessThan(mean.lateDays)
     expect(
-      daysToLimit({ ...spool, material: MATERIALS.PA6 }, { ...room, wetRhPercent: 3 }, 'outer', 0.4).value,
+      daysToLimit({ ...spool, material: MATERIALS.PA6 }, { ...room, wetRhPercent: 3 }, 'next', 0.4).value,
     ).toBeLessThan(0.3)
     expect(daysToLimit(spool, { ...room, relativeHumidityPercent: 20 }, 'mean', 0.25).value).toBe(Infinity)
   })

@@ -11,7 +11,7 @@ import { simulate, type SimulationOptions } from '../network/simulate.ts'
 import { rhOverLoadingPercent } from '../sorbent/sorbent.ts'
 import { firstAbove, type Passing } from './first-above.ts'
 import { leastGrams, type LeastGrams } from './least-grams.ts'
-import { firstPassing, SLIT_SHARES, TIME_RINGS, type Part } from './spool-time.ts'
+import { firstPassing, partPercent, SLIT_SHARES, TIME_RINGS, type Part } from './spool-time.ts'
 
 /** Good to a day in a year; the runs of a question need no more. */
 const TOLERANCES: SimulationOptions = {
@@ -203,7 +203,7 @@ export function daysToDry(
       spools: box.spools.map(spool => (spool.id === spoolId ? { ...spool, slitShare } : spool)),
     }
     const { moisture } = spoolsOverTime(varied, span.fromS, atS).find(spool => spool.id === spoolId)!
-    const values = moisture.map(m => (part === 'outer' ? m.outerPercent : m.meanPercent))
+    const values = moisture.map(m => partPercent(m, part))
     const passedS =
       values[0]! <= limitPercent ? span.fromS : (firstPassing(atS, values, limitPercent)?.atS ?? null)
     return {

@@ -4,7 +4,8 @@ import { daysFromSeconds, secondsFromDays } from '#units/time.ts'
 import { saturationDensityGPerL } from '../air/vapour.ts'
 import { type Answer, input } from '../answer.ts'
 import { boxNetwork } from '../assemble/box-network.ts'
-import { spoolMoisture, type RingedSpool, type SpoolMoisture } from '../filament/rings.ts'
+import { ringRhPercent, spoolMoisture, type RingedSpool, type SpoolMoisture } from '../filament/rings.ts'
+import type { Material } from '../filament/material.ts'
 import { equilibriumMoisturePercent } from '../filament/sorption.ts'
 import { ALWAYS, type BoxModel } from '../model/box-model.ts'
 import { steadySurroundings, type Surroundings } from '../network/network.ts'
@@ -34,11 +35,22 @@ export const TIME_RINGS = 8
 const WIDE_OPEN_L_PER_H = 1e7
 const AIR_L = 1000
 
-/** Moisture of outer turns, mean and core at the times asked for. */
-export function moistureInAir(
+/** Moisture of the next print, mean and core at the times asked for. */
+export function moistureInAir(at: SpoolInAir, atS: ArrayLike<number>): SpoolMoisture[] {
+  const { run, layout, nodes } = runInAir(at, atS)
+  return Array.from(run.atS, (_, row) => spoolMoisture(layout, run.waterG, row * nodes))
+}
+
+/** RH each ring is in balance with after a time in this air, from the outside in. */
+export function ringsInAir(at: SpoolInAir, forS: Seconds): PercentRh[] {
+  const { run, layout } = runInAir(at, [forS])
+  return ringRhPercent(layout, run.waterG, at.spool.material)
+}
+
+function runInAir(
   { spool, slitShare = SLIT_SHARES.usual, wetRhPercent, air }: SpoolInAir,
   atS: ArrayLike<number>,
-): SpoolMoisture[] {
+) {
   const toS = atS[atS.length - 1]!
   const model: BoxModel = {
     insideL: AIR_L,
@@ -55,11 +67,13 @@ export function moistureInAir(
     { fromS: 0, toS, outputS: atS },
     { airToleranceRhPercent: 0.1, relativeTolerance: 5e-4, maxSteps: 20_000 },
   )
-  const { layout } = network.spoolPlaces[0]!
-  return Array.from(run.atS, (_, row) => spoolMoisture(layout!, run.waterG, row * network.nodes.length))
+  return { run, layout: network.spoolPlaces[0]!.layout!, nodes: network.nodes.length }
 }
 
-export type Part = 'outer' | 'mean'
+/** The filament of the next print, or the whole spool. */
+export type Part = 'next' | 'mean'
+export const partPercent = (moisture: SpoolMoisture, part: Part): WeightPercent =>
+  part === 'next' ? moisture.nextPercent : moisture.meanPercent
 
 /** When a part of a spool passes a limit: null where it never does within the time looked at. */
 export interface TimeToLimit {
@@ -76,9 +90,20 @@ export interface TimeToLimit {
 const LOOKS_AHEAD_S = secondsFromDays(400)
 const POINTS = 240
 
+/** How far a make of filament may lie from the catalogue, as factors: typical, from memory. */
+export const MAKES = { diffusivity: 2, moisture: 1.15 } as const
+
+/** A make that takes up this much faster, and holds this much more, than the catalogue says. */
+const ofMake = (material: Material, diffusivity: number, moisture: number): Material => ({
+  ...material,
+  diffusivityAt23M2PerS: material.diffusivityAt23M2PerS * diffusivity,
+  moistureAt50Percent: material.moistureAt50Percent * moisture,
+  saturatedMoisturePercent: material.saturatedMoisturePercent * moisture,
+})
+
 /**
- * When a spool's outer turns or mean pass a limit, upwards or downwards, in this air; early and late by the range of
- * slit transport (0.03–0.15 about 0.07).
+ * When a spool's next print or mean passes a limit, upwards or downwards, in this air. Early and late by all that is
+ * not known of it together: diffusivity ×/÷ 2, moisture at 50 % ± 15 %, slit transport 0.03–0.15 about 0.07.
  * @param limitPercent wt % above 0
  */
 export function timeToLimit(
@@ -88,20 +113,28 @@ export function timeToLimit(
   endsAtPercent: WeightPercent,
   aheadS: Seconds = LOOKS_AHEAD_S,
 ): TimeToLimit {
-  // close together at first, when the outer turns move; wide apart later
+  // close together at first, when the outside moves; wide apart later
   const atS = Float64Array.from({ length: POINTS }, (_, i) => aheadS * (i / (POINTS - 1)) ** 3)
-  const passes = (slitShare: number) => {
-    const run = moistureInAir({ ...at, slitShare }, atS)
-    const values = run.map(m => (part === 'outer' ? m.outerPercent : m.meanPercent))
+  const passes = (slitShare: number, material: Material) => {
+    const run = moistureInAir({ ...at, spool: { ...at.spool, material }, slitShare }, atS)
+    const values = run.map(moisture => partPercent(moisture, part))
     return { passing: firstPassing(atS, values, limitPercent), fromPercent: values[0]! }
   }
-  const [loose, middle, tight] = [
-    passes(SLIT_SHARES.loose),
-    passes(SLIT_SHARES.usual),
-    passes(SLIT_SHARES.tight),
-  ]
-  // outer turns hardly depend on the slits: their three times differ by rounding, in any order
-  const sides = [loose, tight].map(side => side.passing?.atS ?? Infinity)
+  const { material } = at.spool
+  const middle = passes(SLIT_SHARES.usual, material)
+  // a make that starts beyond the limit has passed it already
+  const timeOf = (slitShare: number, diffusivity: number, moisture: number) => {
+    const run = passes(slitShare, ofMake(material, diffusivity, moisture))
+    const startsBeyond = run.fromPercent < limitPercent !== middle.fromPercent < limitPercent
+    return startsBeyond ? 0 : (run.passing?.atS ?? Infinity)
+  }
+  const { diffusivity, moisture } = MAKES
+  const sides = [SLIT_SHARES.loose, SLIT_SHARES.tight].flatMap(slits => [
+    timeOf(slits, diffusivity, moisture),
+    timeOf(slits, 1 / diffusivity, 1 / moisture),
+    timeOf(slits, diffusivity, 1 / moisture),
+    timeOf(slits, 1 / diffusivity, moisture),
+  ])
   const usual = middle.passing?.atS ?? Infinity
   const finite = (seconds: number) => (seconds === Infinity ? null : seconds)
   return {
@@ -172,7 +205,7 @@ export function daysToLimit(
   const days = (seconds: Seconds | null) => (seconds === null ? Infinity : daysFromSeconds(seconds))
   return {
     quantity:
-      part === 'outer' ? 'days until the outer turns pass the limit' : 'days until the mean passes the limit',
+      part === 'next' ? 'days until the next print passes the limit' : 'days until the mean passes the limit',
     value: days(time.usual),
     earlyDays: days(time.early),
     lateDays: days(time.late),

@@ -18,7 +18,7 @@ import { cylinderUptake } from '../filament/strand.ts'
 import { USUAL_SPOOL } from '../filament/winding.ts'
 import { simulate } from '../network/simulate.ts'
 import { heatedRhPercent } from '../ask/heated-air.ts'
-import { daysToLimit, moistureInAir, steadyAir, type Part } from '../ask/spool-time.ts'
+import { daysToLimit, moistureInAir, partPercent, steadyAir, type Part } from '../ask/spool-time.ts'
 import { pressureAtAltitudePa } from '../room/altitude.ts'
 import { ALWAYS, type BoxModel } from '../model/box-model.ts'
 import { afterHeating } from '../renewal/after-heating.ts'
@@ -123,6 +123,18 @@ export const ASKS: Readonly<Record<string, (inputs: CheckInputs) => number>> = {
       inputs.text('part') as Part,
       inputs.number('limitPercent'),
     ).value,
+  hoursToLimit: inputs =>
+    24 *
+    daysToLimit(
+      spoolOf(inputs),
+      {
+        wetRhPercent: inputs.number('wetPercent'),
+        temperatureC: inputs.number('temperatureC'),
+        relativeHumidityPercent: inputs.number('airPercent'),
+      },
+      inputs.text('part') as Part,
+      inputs.number('limitPercent'),
+    ).value,
   spoolMoisturePercent: inputs => {
     const [moisture] = moistureInAir(
       {
@@ -133,7 +145,7 @@ export const ASKS: Readonly<Record<string, (inputs: CheckInputs) => number>> = {
       [inputs.number('hours') * 3600],
     )
     const part = inputs.text('part') as Part | 'core'
-    return moisture![part === 'outer' ? 'outerPercent' : part === 'mean' ? 'meanPercent' : 'corePercent']
+    return part === 'core' ? moisture!.corePercent : partPercent(moisture!, part)
   },
   holeLPerH: inputs =>
     holeLPerH({ diameterMm: inputs.number('diameterMm'), wallMm: inputs.number('wallMm') }),

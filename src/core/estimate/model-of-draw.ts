@@ -8,6 +8,7 @@ import { openingShare } from '../container/opening.ts'
 import { HOLDERS } from '../container/holder.ts'
 import { capacityAfterCycles } from '../desiccant/ageing.ts'
 import { DESICCANTS } from '../desiccant/catalogue.ts'
+import { betweenRh, spoolStart } from '../evidence/spool-start.ts'
 import { DRY_MASS_SPREAD } from '../evidence/weighing.ts'
 import type { BoxFacts, ChargeFacts, SpoolFacts } from '../evidence/facts.ts'
 import { spoolSolidsL } from '../filament/winding.ts'
@@ -115,7 +116,7 @@ const spoolModel = (spool: SpoolFacts, values: DrawValues): SpoolModel => ({
   diameterMm: 1.75,
   flanges: 'closed',
   slitShare: values.slitShare,
-  wetRhPercent: values.wetnessRhPercent[spool.wetness.group]!,
+  wetRhPercent: betweenRh(spoolStart(spool), values.wetnessShare[spool.wetness.group]!),
   cardboardG: spool.cardboardG,
   solidsL: spoolSolidsL(spool.material, spool.filamentG, spool.emptyG),
   inS: spool.inS,

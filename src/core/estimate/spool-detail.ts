@@ -2,7 +2,8 @@ import type { Grams, PercentRh, WeightPercent } from '#units/quantity.ts'
 import { percentFromFraction } from '#units/ratio.ts'
 import { secondsFromDays } from '#units/time.ts'
 import { saturationDensityGPerL } from '../air/vapour.ts'
-import { ringRhPercent, spoolMoisture } from '../filament/rings.ts'
+import { gramsPast, lengthM, NEXT_PRINT_G, ringRhPercent, spoolMoisture } from '../filament/rings.ts'
+import type { FilamentDiameterMm } from '../filament/strand.ts'
 import { equilibriumMoisturePercent } from '../filament/sorption.ts'
 import { simulate } from '../network/simulate.ts'
 import { steadyAir, timeToLimit, TIME_RINGS, type TimeToLimit } from '../ask/spool-time.ts'
@@ -16,23 +17,28 @@ import { spreadOf, type Spread } from './weighted.ts'
 /** A spool of a box looked at ring by ring. */
 export interface SpoolDetail {
   readonly id: string
-  /** The first ten metres. */
-  readonly outerPercent: WeightPercent
-  readonly outerG: Grams
-  readonly outerSpread: Spread
+  /** Mean over the full strand of the next print's filament: what its word is judged on. */
+  readonly nextPercent: WeightPercent
+  readonly nextG: Grams
+  readonly nextSpread: Spread
+  /** Metres from the outside in that stand past the limit while the next print as a whole does not; else 0. */
+  readonly pastM: number
+  readonly diameterMm: FilamentDiameterMm
   readonly meanPercent: WeightPercent
   readonly meanSpread: Spread
   readonly corePercent: WeightPercent
   /** The limit above which prints usually suffer; null where they never do: then there are no times. */
   readonly limitPercent: WeightPercent | null
-  /** Outer turns in the box's air as it is now: how long they stay printable, or how long the spool dries. */
+  /** The next print in the box's air as it is now: how long they stay printable, or how long the spool dries. */
   readonly here: TimeToLimit | null
-  /** Outer turns in the open room. */
+  /** The next print in the open room. */
   readonly open: TimeToLimit | null
   readonly boxRhPercent: PercentRh
   readonly roomRhPercent: PercentRh
 }
 
+/** The journal does not tell diameters yet. */
+const DIAMETER_MM: FilamentDiameterMm = 1.75
 const LOOKS_AHEAD_S = secondsFromDays(200)
 
 /**
@@ -68,6 +74,7 @@ export function spoolDetails(facts: BoxFacts, draws: readonly DrawValues[]): Spo
       const now = moistures[0]!
       const { material } = spool
       const limitPercent = material.troubleAbovePercent
+      const isPast = limitPercent !== null && now.nextPercent > limitPercent
       const rings = ringRhPercent(layout, middle.run.waterG, material)
       const inAir = (airRhPercent: PercentRh): TimeToLimit | null =>
         limitPercent === null
@@ -78,20 +85,25 @@ export function spoolDetails(facts: BoxFacts, draws: readonly DrawValues[]): Spo
                 wetRhPercent: rings,
                 air: steadyAir(temperatureC, airRhPercent),
               },
-              // uptake is judged on the outer turns, drying on the mean
-              now.outerPercent > limitPercent ? 'mean' : 'outer',
+              // uptake is judged on the next print, drying on the mean
+              isPast ? 'mean' : 'next',
               limitPercent,
               equilibriumMoisturePercent(material, airRhPercent),
               LOOKS_AHEAD_S,
             )
       return {
         id: spool.id,
-        outerPercent: now.outerPercent,
-        outerG: layout.ringMassG[0]!,
-        outerSpread: spreadOf(
-          moistures.map(m => m.outerPercent),
+        nextPercent: now.nextPercent,
+        nextG: Math.min(NEXT_PRINT_G, spool.filamentG),
+        nextSpread: spreadOf(
+          moistures.map(m => m.nextPercent),
           even,
         ),
+        diameterMm: DIAMETER_MM,
+        pastM:
+          limitPercent === null || isPast
+            ? 0
+            : lengthM(material, DIAMETER_MM, gramsPast(layout, middle.run.waterG, limitPercent)),
         meanPercent: now.meanPercent,
         meanSpread: spreadOf(
           moistures.map(m => m.meanPercent),
@@ -100,7 +112,7 @@ export function spoolDetails(facts: BoxFacts, draws: readonly DrawValues[]): Spo
         corePercent: now.corePercent,
         limitPercent,
         here: inAir(boxRhPercent),
-        open: now.outerPercent > (limitPercent ?? Infinity) ? null : inAir(roomRhPercent),
+        open: isPast ? null : inAir(roomRhPercent),
         boxRhPercent,
         roomRhPercent,
       }
@@ -112,6 +124,6 @@ const bare = (spool: SpoolFacts) => ({
   material: spool.material,
   size: spool.size,
   filamentG: spool.filamentG,
-  diameterMm: 1.75 as const,
+  diameterMm: DIAMETER_MM,
   flanges: 'closed' as const,
 })

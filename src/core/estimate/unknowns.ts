@@ -20,8 +20,8 @@ export interface DrawValues {
   readonly slitShare: number
   readonly roomFactor: number
   readonly offsetRhPercent: number
-  /** By wetness group. */
-  readonly wetnessRhPercent: Readonly<Record<string, number>>
+  /** By wetness group: where between its driest and its dampest each spool of it was, 0…1. */
+  readonly wetnessShare: Readonly<Record<string, number>>
 }
 
 /** One thing not known for certain, as a standard normal variable z. */
@@ -84,11 +84,8 @@ export function drawValues(facts: BoxFacts, unknowns: readonly Unknown[], z: Arr
   const between = (low: number, high: number, id: string) => low + (high - low) * normalCdf(at(id))
   const first = facts.charges[0]
   const knownRoom = facts.room.readings.length > 0
-  const wetnessRhPercent: Record<string, number> = {}
-  for (const group of wetnessGroups(facts)) {
-    const { lowRhPercent, highRhPercent } = facts.spools.find(spool => spool.wetness.group === group)!.wetness
-    wetnessRhPercent[group] = between(lowRhPercent, highRhPercent, `wet:${group}`)
-  }
+  const wetnessShare: Record<string, number> = {}
+  for (const group of wetnessGroups(facts)) wetnessShare[group] = normalCdf(at(`wet:${group}`))
   return {
     leakLPerH: Math.exp(between(Math.log(facts.leak.lowLPerH), Math.log(facts.leak.highLPerH), 'leak')),
     massDeviations: at('mass'),
@@ -100,6 +97,6 @@ export function drawValues(facts: BoxFacts, unknowns: readonly Unknown[], z: Arr
     slitShare: DEFAULT_SLIT_SHARE * Math.exp(SLIT_SPREAD * at('slit')),
     roomFactor: Math.exp((knownRoom ? 0.04 : 0.1) * at('room')),
     offsetRhPercent: OFFSET_SHARE * (facts.hygrometer.accuracyPercentRh / 2) * at('offset'),
-    wetnessRhPercent,
+    wetnessShare,
   }
 }

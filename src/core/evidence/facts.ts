@@ -15,6 +15,7 @@ import type { SpoolSize } from '../filament/winding.ts'
 import type { ConductanceLaw } from '../network/law.ts'
 import type { Stay } from '../model/box-model.ts'
 import type { Hygrometer } from '../reading/hygrometer.ts'
+import type { SpoolWetness } from './wetness.ts'
 import type { LoadingRange } from './freshness.ts'
 import type { MonthlyProfile, RoomReading } from '../room/climate.ts'
 
@@ -97,12 +98,7 @@ export interface SpoolFacts extends Stay {
   readonly emptyG: Grams
   readonly cardboardG: Grams
   readonly size: SpoolSize
-  /** How damp it was when it went in, as the RH it would be in equilibrium with: anything between these. */
-  readonly wetness: {
-    readonly lowRhPercent: PercentRh
-    readonly highRhPercent: PercentRh
-    readonly group: string
-  }
+  readonly wetness: SpoolWetness
 }
 
 export interface ReadingFacts {

@@ -8,12 +8,14 @@ import { moistureAtActivityPercent, rhHoldingMoisturePercent, sorptionIsotherm }
 import { STRAND_SHELLS, strandRadiusM, type FilamentDiameterMm } from './strand.ts'
 import { FLANGE_MM, windingRadiusMm, type SpoolSize } from './winding.ts'
 
-/** What is printed first, and takes up first. */
-export const OUTER_TURNS_M = 10
+/** Thin enough to follow what enters from outside: half a layer of winding. */
+const FIRST_RING_M = 10
+/** What a spool is judged on, where no print of its own is named: the filament of the next print. */
+export const NEXT_PRINT_G: Grams = 100
 /** Share of the side's area that spoked flanges leave open. */
 const SPOKED_OPEN_SHARE = 0.5
-/** Still air along the winding's outer face. */
-const FILM_M_PER_S = 2e-3
+/** Still air along the winding's outer face: the free end of 1–3e-3 m/s, as nothing stands before it. */
+const FILM_M_PER_S = 3e-3
 const REFERENCE_C = 23
 const LEAST_VOID_SHARE = 0.15
 const MOST_VOID_SHARE = 0.6
@@ -29,7 +31,7 @@ export interface RingedSpool {
   readonly slitShare: number
   /** 1–80. */
   readonly rings: number
-  /** Rings that thicken inwards from the outer turns, or rings of equal mass. */
+  /** Rings that thicken inwards, or rings of equal mass. */
   readonly spacing?: 'graded' | 'even'
 }
 
@@ -58,6 +60,13 @@ export function voidShare(material: Pick<Material, 'densityKgPerM3'>, size: Spoo
 
 const windingWidthM = (size: SpoolSize): number => Math.max(size.widthMm - 2 * FLANGE_MM, 5) / 1000
 
+/** Metres of a mass of filament. */
+export const lengthM = (
+  material: Pick<Material, 'densityKgPerM3'>,
+  diameterMm: Millimetres,
+  massG: Grams,
+): number => massG / lengthMassG(material, diameterMm, 1)
+
 /** Grams of a length of filament. */
 export const lengthMassG = (
   material: Pick<Material, 'densityKgPerM3'>,
@@ -65,10 +74,10 @@ export const lengthMassG = (
   lengthM: number,
 ): Grams => Math.PI * strandRadiusM(diameterMm) ** 2 * lengthM * material.densityKgPerM3 * 1000
 
-/** Ring masses from the outside in; the first is the outer turns, each next one heavier by the same factor. */
+/** Ring masses from the outside in; the first is ten metres, each next one heavier by the same factor. */
 export function ringMassesG(spool: RingedSpool): Float64Array {
   const { rings, filamentG } = spool
-  const outerG = lengthMassG(spool.material, spool.diameterMm, OUTER_TURNS_M)
+  const outerG = lengthMassG(spool.material, spool.diameterMm, FIRST_RING_M)
   if (spool.spacing === 'even' || outerG * rings >= filamentG)
     return new Float64Array(rings).fill(filamentG / rings)
   const totalAt = (factor: number) => outerG * ((factor ** rings - 1) / (factor - 1))
@@ -181,8 +190,8 @@ const litresPerHour = (m3PerS: number): number => m3PerS * 3600 * 1000
 
 export interface SpoolMoisture {
   readonly meanPercent: WeightPercent
-  /** The first ten metres. */
-  readonly outerPercent: WeightPercent
+  /** Over the full strand of what is printed next: all of a strand melts. */
+  readonly nextPercent: WeightPercent
   /** The innermost ring. */
   readonly corePercent: WeightPercent
 }
@@ -202,6 +211,43 @@ export function spoolWaterG(layout: SpoolLayout, waterG: ArrayLike<number>, row 
   return sum
 }
 
+/**
+ * Mean moisture, wt %, of the filament that is printed next.
+ * @param grams of the print, more than 0; of the whole spool where it is less
+ */
+export function nextPercent(
+  layout: SpoolLayout,
+  waterG: ArrayLike<number>,
+  grams: Grams,
+  row = 0,
+): WeightPercent {
+  let passedG = 0
+  let water = 0
+  for (let ring = 0; ring < layout.ringMassG.length && passedG < grams; ring++) {
+    const massG = layout.ringMassG[ring]!
+    const takenG = Math.min(massG, grams - passedG)
+    water += (takenG / massG) * ringWaterG(layout, waterG, ring, row)
+    passedG += takenG
+  }
+  return percentFromFraction(water / passedG)
+}
+
+/** Grams from the outside in that stand above a moisture, ring by ring without a gap; 0 where the first does not. */
+export function gramsPast(
+  layout: SpoolLayout,
+  waterG: ArrayLike<number>,
+  limitPercent: WeightPercent,
+  row = 0,
+): Grams {
+  let passedG = 0
+  for (let ring = 0; ring < layout.ringMassG.length; ring++) {
+    const massG = layout.ringMassG[ring]!
+    if (percentFromFraction(ringWaterG(layout, waterG, ring, row) / massG) <= limitPercent) break
+    passedG += massG
+  }
+  return passedG
+}
+
 /** Moisture of a ringed spool, wt %, from one row of a run's water. */
 export function spoolMoisture(layout: SpoolLayout, waterG: ArrayLike<number>, row = 0): SpoolMoisture {
   const rings = layout.ringMassG.length
@@ -209,7 +255,7 @@ export function spoolMoisture(layout: SpoolLayout, waterG: ArrayLike<number>, ro
   for (let ring = 0; ring < rings; ring++) mass += layout.ringMassG[ring]!
   return {
     meanPercent: percentFromFraction(spoolWaterG(layout, waterG, row) / mass),
-    outerPercent: percentFromFraction(ringWaterG(layout, waterG, 0, row) / layout.ringMassG[0]!),
+    nextPercent: nextPercent(layout, waterG, NEXT_PRINT_G, row),
     corePercent: percentFromFraction(
       ringWaterG(layout, waterG, rings - 1, row) / layout.ringMassG[rings - 1]!,
     ),

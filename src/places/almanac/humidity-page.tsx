@@ -214,7 +214,7 @@ function Heated({
   readonly measures: Measures
 }) {
   const rh = heatedRhPercent(air, heatedC)
-  if (rh > 100)
+  if (heatedC < air.dewPointC)
     return <p>Dew: below {measures.temperature.text(air.dewPointC)} this air cannot keep its water.</p>
   return (
     <p>

@@ -2,7 +2,8 @@ import { heldAtTarget } from '#core/verdict/held-at-target.ts'
 import {
   endsAtAnswer,
   holdingRhAnswer,
-  outerTurnsAnswer,
+  lengthPastAnswer,
+  nextPrintAnswer,
   passingAnswer,
   spoolMeanAnswer,
 } from '#core/answers/box-answers.ts'
@@ -10,6 +11,7 @@ import type { BoxReport } from '#core/estimate/report.ts'
 import type { SpoolDetail } from '#core/estimate/spool-detail.ts'
 import type { Material } from '#core/filament/material.ts'
 import type { TimeToLimit } from '#core/ask/spool-time.ts'
+import { NEXT_PRINT_G } from '#core/filament/rings.ts'
 import { spoolWord, type SpoolWord } from '#core/verdict/spool.ts'
 import { daysFromSeconds, hoursFromSeconds } from '#units/time.ts'
 import type { BoxView } from '#journal/box-view.ts'
@@ -19,7 +21,7 @@ import { HatchDefs, hatchId } from '#draw/hatch.tsx'
 import { inHundredths, inTenths, inWhole, THIN } from '#ui/format.ts'
 import { usePreferences } from '#session/journal-context.tsx'
 
-/** Every spool inside: the words for its outer turns and its mean, and how long it stays printable or needs to dry. */
+/** Every spool inside: the words for its next print and its mean, and how long it stays printable or needs to dry. */
 export function SpoolRow({
   view,
   report,
@@ -50,8 +52,8 @@ export function SpoolRow({
         ))}
       </ul>
       <p className="aside small">
-        Outer turns: the ten metres printed next. Times are until they pass what prints usually bear, in the
-        air as it is now.
+        A print is judged on the mean of the filament it takes, a hundred grams where none is named. Times are
+        until that passes what prints usually bear, in the air as it is now.
       </p>
     </section>
   )
@@ -77,25 +79,27 @@ function SpoolItem({
   const detail = details?.find(isOf(spool))
   if (!now) return null
   const mean = spoolMeanAnswer(now, spool.name)
-  const outer = detail && outerTurnsAnswer(detail, spool.name)
-  const outerWord = outer ? spoolWord(material, outer.value) : null
+  const next = detail && nextPrintAnswer(detail, spool.name)
+  const nextWord = next ? spoolWord(material, next.value) : null
   const meanWord = spoolWord(material, mean.value)
   const held = heldAtTarget(material)
   return (
     <li className="spool-item">
-      <SpoolRing spool={spool} word={outerWord ?? meanWord} />
+      <SpoolRing spool={spool} word={nextWord ?? meanWord} />
       <div>
         <p className="spool-name">{spool.name}</p>
-        {outer && detail ? (
-          <p className={outerWord === 'expect trouble' ? 'trouble' : undefined}>
-            outer {outerWord}{' '}
-            <Figure answer={outer} className="small">
-              {inHundredths(outer.value)}
-              {THIN}% <Range spread={detail.outerSpread} />
+        {next && detail ? (
+          <p className={nextWord === 'expect trouble' ? 'trouble' : undefined}>
+            {detail.nextG < NEXT_PRINT_G ? 'what is left' : 'next print'} {nextWord}{' '}
+            <Figure answer={next} className="small">
+              {inHundredths(next.value)}
+              {THIN}% <Range spread={detail.nextSpread} />
             </Figure>
           </p>
         ) : (
-          <p className="aside">{failed ? 'outer turns could not be reckoned' : 'outer turns: reckoning …'}</p>
+          <p className="aside">
+            {failed ? 'the next print could not be reckoned' : 'the next print: reckoning …'}
+          </p>
         )}
         <p className={meanWord === 'expect trouble' ? 'trouble' : undefined}>
           mean {meanWord}{' '}
@@ -104,27 +108,55 @@ function SpoolItem({
             {THIN}% <Range spread={now.spread} />
           </Figure>
         </p>
-        {detail && <Lasts detail={detail} material={material} name={spool.name} />}
-        {held.word === 'expect trouble' && held.troubleHoldingRhPercent !== null && (
+        {detail && detail.pastM >= 1 && (
           <p className="aside small">
-            its target only slows it: below{' '}
+            only the first{' '}
+            <Figure answer={lengthPastAnswer(detail, material, spool.name)}>
+              {inWhole(detail.pastM)}
+              {THIN}m
+            </Figure>{' '}
+            are past what prints bear
+          </p>
+        )}
+        {detail && <Lasts detail={detail} material={material} name={spool.name} />}
+        {held.cleanHoldingRhPercent < LOWEST_BOX_PERCENT && held.word !== 'clean' && (
+          <p className="aside small">
+            no box keeps it clean, its target slows it: clean below{' '}
             <Figure
               answer={holdingRhAnswer(
                 material,
-                `RH that keeps ${material.id} usable`,
-                material.troubleAbovePercent!,
+                `RH that keeps ${material.id} clean`,
+                material.cleanBelowPercent,
               )}
             >
-              {inTenths(held.troubleHoldingRhPercent)}
+              {inTenths(held.cleanHoldingRhPercent)}
               {THIN}%
             </Figure>{' '}
-            RH it stays usable
+            RH
+            {held.troubleHoldingRhPercent !== null && (
+              <>
+                , usable below{' '}
+                <Figure
+                  answer={holdingRhAnswer(
+                    material,
+                    `RH that keeps ${material.id} usable`,
+                    material.troubleAbovePercent!,
+                  )}
+                >
+                  {inTenths(held.troubleHoldingRhPercent)}
+                  {THIN}%
+                </Figure>
+              </>
+            )}
           </p>
         )}
       </div>
     </li>
   )
 }
+
+/** An ordinary box with beads in it comes down to about this. */
+const LOWEST_BOX_PERCENT = 5
 
 const Range = ({ spread }: { readonly spread: { readonly low: number; readonly high: number } }) => (
   <span className="pencil">
@@ -144,7 +176,7 @@ function Lasts({
 }) {
   const { here, open, limitPercent } = detail
   if (limitPercent === null || !here) return <p>prints at any time</p>
-  if (detail.outerPercent > limitPercent)
+  if (detail.nextPercent > limitPercent)
     return here.passing ? (
       <p>
         dries in here in <Lasting time={here} quantity={`${name} dries in here in`} />
@@ -209,7 +241,7 @@ function Lasting({ time, quantity }: { readonly time: TimeToLimit; readonly quan
   )
 }
 
-/** The outer turns as a ring: thin ink, water, or water with bubbles. The word stands beside it. */
+/** The turns printed next as a ring: thin ink, water, or water with bubbles. The word stands beside it. */
 function SpoolRing({ spool, word }: { readonly spool: SpoolRecord; readonly word: SpoolWord }) {
   return (
     <svg width="56" height="56" viewBox="-28 -28 56 56" aria-hidden="true">
