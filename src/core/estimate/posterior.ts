@@ -14,6 +14,7 @@ import {
   widened,
   type Proposal,
 } from './proposal.ts'
+import { evenPoints } from './even-points.ts'
 import type { RandomSource } from './random.ts'
 import { drawValues, type DrawValues, type Unknown } from './unknowns.ts'
 
@@ -118,7 +119,9 @@ export function samplePosterior(
   random: RandomSource,
   options: PosteriorOptions,
 ): Posterior {
-  const thrown: Thrown[] = [{ proposal: standardProposal(unknowns.length), count: options.drawsPerRound }]
+  const points = evenPoints(unknowns.length, random)
+  const first = observations.length === 0 ? options.drawsPerRound : Math.ceil(options.drawsPerRound * SCOUTS)
+  const thrown: Thrown[] = [{ proposal: standardProposal(unknowns.length), count: first }]
   const draws: Draw[] = []
   let fresh: readonly Thrown[] = thrown
   let local: Proposal | null = null
@@ -126,16 +129,17 @@ export function samplePosterior(
   for (let round = 0; ; round++) {
     for (const { proposal, count } of fresh)
       for (let i = 0; i < count && !options.shouldStop?.(); i++)
-        draws.push(runDraw(facts, unknowns, observations, drawFrom(proposal, random)))
+        draws.push(runDraw(facts, unknowns, observations, drawFrom(proposal, points.next())))
     const importance = logImportance(draws, thrown)
     const weights = weightsAt(draws, importance, 1)
     const effectiveDraws = effectiveCount(weights)
     const wanted = round < USUAL_ROUNDS ? options.enoughEffectiveDraws : FEWEST_EFFECTIVE_DRAWS
     const enough = observations.length === 0 || effectiveDraws >= wanted
     const mayGoOn = round < options.maxAdaptiveRounds && !enough && !options.shouldStop?.()
-    if (mayGoOn && round === 0) local = localProposal(observations, predict, likeliest(draws))
+    // looked for again from the likeliest so far: the scouts may have been far off
+    if (mayGoOn && round < LOCAL_ROUNDS) local = localProposal(observations, predict, likeliest(draws)) ?? local
     // one from the model's slopes at its best, one from the draws' own spread: each covers where the other is wrong
-    const moments = mayGoOn
+    const moments = mayGoOn && (round > 0 || local === null)
       ? momentProposal(draws, temperedWeights(draws, importance, unknowns.length))
       : null
     const fitted = mayGoOn ? [local, moments].filter(proposal => proposal !== null) : []
@@ -167,9 +171,13 @@ export function samplePosterior(
 const USUAL_ROUNDS = 3
 const FEWEST_EFFECTIVE_DRAWS = 50
 
+/** Rounds after which the model's slopes are taken anew. */
+const LOCAL_ROUNDS = 3
+/** Share of a round that is thrown from the priors, to find where to look. */
+const SCOUTS = 0.25
 /** Some draws of each round are thrown wider, for truths out in the tail. */
-const WIDE_SHARE = 0.25
-const WIDE_FACTOR = 1.7
+const WIDE_SHARE = 0.2
+const WIDE_FACTOR = 1.6
 
 /** A distribution and how many draws were thrown from it. */
 interface Thrown {

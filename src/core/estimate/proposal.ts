@@ -1,6 +1,5 @@
 import { backward, cholesky, forward } from './cholesky.ts'
 import { logLikelihood, logLikelihoodShape, type Observation } from './likelihood.ts'
-import type { RandomSource } from './random.ts'
 
 /** A normal distribution in the space of the unknowns, by its mean and the factor of its precision. */
 export interface Proposal {
@@ -15,13 +14,10 @@ export const standardProposal = (n: number): Proposal => {
   return { mean: new Float64Array(n), precisionFactor: identity }
 }
 
-export function drawFrom(proposal: Proposal, random: RandomSource): Float64Array {
+/** @param standard a standard normal vector */
+export function drawFrom(proposal: Proposal, standard: Float64Array): Float64Array {
   const n = proposal.mean.length
-  const z = backward(
-    proposal.precisionFactor,
-    n,
-    Float64Array.from({ length: n }, () => random.normal()),
-  )
+  const z = backward(proposal.precisionFactor, n, standard)
   for (let i = 0; i < n; i++) z[i]! += proposal.mean[i]!
   return z
 }
@@ -41,7 +37,7 @@ export function logDensity(proposal: Proposal, z: ArrayLike<number>): number {
 }
 
 /** How much wider than the fit the draws are thrown, so that nothing real falls outside. */
-const WIDER = 1.25
+const WIDER = 1.1
 /** Step of the difference quotients, in standard deviations of the prior. */
 const PROBE = 0.1
 const MOST_STEPS = 8
@@ -121,7 +117,7 @@ function normalEquations(
 }
 
 /** How much wider than the weighted draws' own spread; catches the bends that a straight line misses. */
-const MOMENT_WIDER = 1.35
+const MOMENT_WIDER = 1.15
 /** Share of the prior's spread kept in every direction, so that few draws do not make a needle. */
 const LEAST_SPREAD = 0.15
 

@@ -79,7 +79,7 @@ const DEFAULTS = {
 }
 /** Share of the water moved that the account may miss by. */
 const CLOSES_TO = 1e-9
-const FIRST_STEP_S = 60
+const FIRST_STEP_S = 900
 const SMALLEST_STEP_S = 1e-4
 
 /**
