@@ -1,4 +1,3 @@
-import { seedFromText } from '#core/estimate/random.ts'
 import { reckonBox } from '#core/estimate/reckon.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import { boxFacts } from '#journal/box-facts.ts'
@@ -34,7 +33,7 @@ export function loftReports(): Record<string, ReturnType<typeof summary>> {
   return Object.fromEntries(
     BOXES.map(({ id }) => {
       const facts = boxFacts(state, boxView(state, id, TODAY_MS)!, TODAY_MS)!
-      return [id, summary(reckonBox(facts, { seed: seedFromText(id), drawsPerRound: DRAWS_PER_ROUND }))]
+      return [id, summary(reckonBox(facts, { drawsPerRound: DRAWS_PER_ROUND }))]
     }),
   )
 }

@@ -1,7 +1,7 @@
 // The long checks: forecasts held against the truth of made-up boxes, and the books of their networks.
 // Whole: writes docs/validation/forecast.json with a fingerprint of src/core. `--fifth`: a seeded fifth, nothing
 // written; fails when the file is older than the core it describes.
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { leavesAtS } from '../src/core/estimate/forecast.ts'
 import { runDraw } from '../src/core/estimate/posterior.ts'
@@ -10,6 +10,7 @@ import { reckonBox } from '../src/core/estimate/reckon.ts'
 import { syntheticBox } from '../src/testing/synthetic-box.ts'
 import { unknownsOf } from '../src/core/estimate/unknowns.ts'
 import { coreHash } from './core-hash.mjs'
+import { keptHash } from './kept-hash.ts'
 import { root } from './set-up.mjs'
 
 const BOXES = 150
@@ -51,17 +52,16 @@ const result = {
 console.log(JSON.stringify(result, null, 2))
 
 const problems: string[] = []
-// 80 % expected; three standard errors of a binomial below
-const least = 0.8 - 3 * Math.sqrt((0.8 * 0.2) / open)
-if (inside / open < least) problems.push(`Only ${inside} of ${open} true dates lie in the 10–90 % range.`)
+// 80 % expected; three standard errors of a binomial to either side: too wide a range is as wrong as too narrow
+const off = 3 * Math.sqrt((0.8 * 0.2) / open)
+if (inside / open < 0.8 - off || inside / open > 0.8 + off)
+  problems.push(`${inside} of ${open} true dates lie in the 10–90 % range: not eight of ten.`)
 if (contradictions > 0.03 * boxes)
   problems.push(`${contradictions} of ${boxes} honest boxes were called contradictory.`)
 if (softened > boxes / 20 || effective[0]! < 49.9)
   problems.push(`${softened} of ${boxes} boxes have fewer than 50 effective draws.`)
 if (fifth) {
-  const kept: unknown = JSON.parse(readFileSync(file, 'utf8'))
-  const keptHash = typeof kept === 'object' && kept !== null && 'coreHash' in kept ? kept.coreHash : null
-  if (keptHash !== result.coreHash)
+  if (keptHash(file) !== result.coreHash)
     problems.push('docs/validation is older than src/core: run npm run validate.')
 } else {
   mkdirSync(join(root, 'docs/validation'), { recursive: true })

@@ -3,15 +3,17 @@ import type { BoxReport } from '#core/estimate/report.ts'
 import type { BoxView } from '#journal/box-view.ts'
 import type { VesselFill } from './vessel.tsx'
 
-/** The charge of a box as a vessel; null where there is none. */
+/** The charges of a box, all together, as a vessel; null where there is none. */
 export function vesselOf(view: BoxView, report: BoxReport | undefined): VesselFill | null {
-  const charge = view.charges[0]
-  if (!charge) return null
-  const now = report?.charges[0]
+  if (view.charges.length === 0) return null
+  const now = report?.held
   return {
-    capacityG: charge.dryMassG * DESICCANTS[charge.desiccant].sorbent.mostGPerG,
+    capacityG: view.charges.reduce(
+      (sum, charge) => sum + charge.dryMassG * DESICCANTS[charge.desiccant].sorbent.mostGPerG,
+      0,
+    ),
     heldG: now?.waterG ?? null,
     notchG: now?.notchG ?? null,
-    pencil: charge.massKnown === 'assumed' || view.last === null,
+    pencil: view.charges.some(charge => charge.massKnown === 'assumed') || view.last === null,
   }
 }

@@ -1,5 +1,4 @@
 import { queryOptions, useQuery } from '@tanstack/react-query'
-import { seedFromText } from '#core/estimate/random.ts'
 import type { BoxFacts } from '#core/evidence/facts.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import { useJournalTools, type JournalTools } from './journal-context.tsx'
@@ -31,7 +30,7 @@ export const reportQuery = (
     retry: false,
     staleTime: Infinity,
     structuralSharing: false,
-    queryFn: ({ signal }) => reckoner.report(facts!, seedFromText(boxId), signal),
+    queryFn: ({ signal }) => reckoner.report(facts!, signal),
   })
 
 export const gramsQuery = (
@@ -46,7 +45,7 @@ export const gramsQuery = (
     retry: false,
     staleTime: Infinity,
     structuralSharing: false,
-    queryFn: ({ signal }) => reckoner.grams(facts!, seedFromText(boxId), WEEKS_WANTED, signal),
+    queryFn: ({ signal }) => reckoner.grams(facts!, WEEKS_WANTED, signal),
   })
 
 /** The spools of a box ring by ring, once its report says which draws to run them with. */

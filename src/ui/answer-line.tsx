@@ -110,7 +110,7 @@ export function BehindAnswer({ view, report, judgement, nowMs }: Omit<Props, 'zo
     return (
       <>Even with fresh beads the lid lets in more than they can take: {judgement.wouldDo} would reach it.</>
     )
-  const spent = report.charges[0]
+  const spent = report.held
   const cause = report.causes[0]
   const dated = judgement.word === 'good until' || judgement.word === 'renew by'
   const leaky = report.floor !== null && report.floor.rhPercent > (view.target?.rhPercent ?? 100) * 0.8

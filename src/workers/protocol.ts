@@ -7,16 +7,16 @@ import type { CheckCase, CheckOutcome } from '#core/checks/run-check.ts'
 
 /** What the interface asks of the heavy side. Plain data both ways. */
 export interface ReckonerCalls {
-  report(facts: BoxFacts, seed: number): BoxReport
-  grams(facts: BoxFacts, seed: number, weeks: readonly number[]): GramsWanted[]
+  report(facts: BoxFacts): BoxReport
+  grams(facts: BoxFacts, weeks: readonly number[]): GramsWanted[]
   spools(facts: BoxFacts, draws: readonly DrawValues[]): SpoolDetail[]
   check(checks: readonly CheckCase[]): CheckOutcome[]
 }
 
 /** The same calls from the other side: each may be given up. */
 export interface Reckoner {
-  report(facts: BoxFacts, seed: number, signal?: AbortSignal): Promise<BoxReport>
-  grams(facts: BoxFacts, seed: number, weeks: readonly number[], signal?: AbortSignal): Promise<GramsWanted[]>
+  report(facts: BoxFacts, signal?: AbortSignal): Promise<BoxReport>
+  grams(facts: BoxFacts, weeks: readonly number[], signal?: AbortSignal): Promise<GramsWanted[]>
   spools(facts: BoxFacts, draws: readonly DrawValues[], signal?: AbortSignal): Promise<SpoolDetail[]>
   check(checks: readonly CheckCase[], signal?: AbortSignal): Promise<CheckOutcome[]>
 }

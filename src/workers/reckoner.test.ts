@@ -24,7 +24,7 @@ class ChannelWorker {
         ...args: Parameters<ReckonerCalls[K]>
       ) => Promise<ReturnType<ReckonerCalls[K]>>
     } = {
-      report: async (_, seed) => {
+      report: async ({ nowS: seed }) => {
         this.started.push(seed)
         if (seed < 0) throw new Error('bad facts')
         await new Promise<void>(resolve => this.release.set(seed, resolve))
@@ -63,7 +63,8 @@ class ChannelWorker {
   }
 }
 
-const facts = {} as BoxFacts
+/** Facts told apart by their time. */
+const facts = (nowS: number) => ({ nowS }) as BoxFacts
 const start = (seats: number) => {
   ChannelWorker.made = []
   return startReckoner(seats, () => new ChannelWorker() as unknown as Worker)
@@ -77,7 +78,7 @@ afterEach(() => ChannelWorker.made.forEach(worker => !worker.ended && worker.ter
 test('answers come back, and no worker is started before the first question', async () => {
   const reckoner = start(2)
   expect(ChannelWorker.made).toHaveLength(0)
-  const answer = reckoner.report(facts, 7)
+  const answer = reckoner.report(facts(7))
   await until(() => ChannelWorker.made[0]?.started.length === 1)
   ChannelWorker.made[0]!.finish(7)
   expect((await answer).draws).toBe(7)
@@ -85,7 +86,7 @@ test('answers come back, and no worker is started before the first question', as
 
 test('as many at once as there are seats; the newest waiting goes first', async () => {
   const reckoner = start(1)
-  const all = [1, 2, 3].map(seed => reckoner.report(facts, seed))
+  const all = [1, 2, 3].map(seed => reckoner.report(facts(seed)))
   await until(() => ChannelWorker.made[0]?.started.length === 1)
   const [worker] = ChannelWorker.made
   worker!.finish(1)
@@ -101,8 +102,8 @@ test('as many at once as there are seats; the newest waiting goes first', async 
 test('giving up a running question ends its worker, and the next one gets a new one', async () => {
   const reckoner = start(1)
   const leaving = new AbortController()
-  const given = reckoner.report(facts, 1, leaving.signal)
-  const next = reckoner.report(facts, 2)
+  const given = reckoner.report(facts(1), leaving.signal)
+  const next = reckoner.report(facts(2))
   await until(() => ChannelWorker.made[0]?.started.length === 1)
   leaving.abort()
   await expect(given).rejects.toThrow('Given up')
@@ -114,9 +115,9 @@ test('giving up a running question ends its worker, and the next one gets a new 
 
 test('giving up a waiting question costs nothing', async () => {
   const reckoner = start(1)
-  const running = reckoner.report(facts, 1)
+  const running = reckoner.report(facts(1))
   const leaving = new AbortController()
-  const waiting = reckoner.report(facts, 2, leaving.signal)
+  const waiting = reckoner.report(facts(2), leaving.signal)
   leaving.abort()
   await expect(waiting).rejects.toThrow('Given up')
   await until(() => ChannelWorker.made[0]?.started.length === 1)
@@ -128,8 +129,8 @@ test('giving up a waiting question costs nothing', async () => {
 
 test('an error in the core comes back as an error; a worker that breaks fails its question with a sentence', async () => {
   const reckoner = start(1)
-  await expect(reckoner.report(facts, -1)).rejects.toThrow('bad facts')
-  const answer = reckoner.report(facts, 5)
+  await expect(reckoner.report(facts(-1))).rejects.toThrow('bad facts')
+  const answer = reckoner.report(facts(5))
   await until(() => ChannelWorker.made[0]!.started.length === 2)
   ChannelWorker.made[0]!.break()
   await expect(answer).rejects.toThrow('The reckoning broke off.')

@@ -88,8 +88,8 @@ export function startReckoner(seats: number, makeWorker: () => Worker = reckonWo
       next()
     })
   return {
-    report: (facts, seed, signal) => ask(remote => remote.report(facts, seed), signal),
-    grams: (facts, seed, weeks, signal) => ask(remote => remote.grams(facts, seed, weeks), signal),
+    report: (facts, signal) => ask(remote => remote.report(facts), signal),
+    grams: (facts, weeks, signal) => ask(remote => remote.grams(facts, weeks), signal),
     spools: (facts, draws, signal) => ask(remote => remote.spools(facts, draws), signal),
     check: (checks, signal) => ask(remote => remote.check(checks), signal),
   }

@@ -105,11 +105,19 @@ export const totalAnswer = (
 
 /** mg of water a day along one path; reckoned, so drawn as assumed where its conductance is. */
 export const streamAnswer = (name: string, stream: Stream, knowledge: Knowledge): Answer =>
-  answer(`water by ${name}`, stream.mgPerDay, 'mg/day', knowledge, 'stream', [
-    input('G', 'conductance, as the readings leave it', stream.conductanceLPerH, 'L/h', 'computed'),
-    input('c_from', 'vapour density where it comes from', stream.fromGPerM3, 'g/m³', 'computed'),
-    input('c_to', 'vapour density where it goes', stream.toGPerM3, 'g/m³', 'computed'),
-  ])
+  answer(
+    `water by ${name}`,
+    stream.mgPerDay,
+    'mg/day',
+    knowledge,
+    'stream',
+    [
+      input('G', 'conductance, as the readings leave it', stream.conductanceLPerH, 'L/h', 'computed'),
+      input('c_from', 'vapour density where it comes from', stream.fromGPerM3, 'g/m³', 'computed'),
+      input('c_to', 'vapour density where it goes', stream.toGPerM3, 'g/m³', 'computed'),
+    ],
+    `likely ${stream.spread.low.toFixed(0)}–${stream.spread.high.toFixed(0)} mg a day; the draw shown is nearest to the middle of all`,
+  )
 
 const heldInputs = (charge: ChargeNow, loadingGPerG: number, loadingName: string): BecauseInput[] => [
   input('q', loadingName, loadingGPerG, 'g/g', 'computed'),
@@ -134,6 +142,9 @@ export const notchAnswer = (charge: ChargeNow): Answer =>
     'computed',
     'water-held',
     heldInputs(charge, charge.notchLoadingGPerG ?? 0, 'loading at which the air stands at the target'),
+    charge.notchSpread
+      ? `likely ${charge.notchSpread.low.toFixed(1)}–${charge.notchSpread.high.toFixed(1)} g`
+      : undefined,
   )
 export const freshAnswer = (charge: ChargeNow): Answer =>
   answer(

@@ -4,7 +4,9 @@ import { historyNetwork, modelOfDraw } from './model-of-draw.ts'
 import { chiSquareLimit } from './contradiction.ts'
 import type { BoxFacts } from '../evidence/facts.ts'
 import { chargeRhAtTargetPercent, greatestLeakLPerH, steadyRhPercent } from '../container/steady.ts'
+import { evenPoints } from './even-points.ts'
 import { logLikelihood, observationsOf } from './likelihood.ts'
+import { normalCdf, normalQuantile } from '../normal.ts'
 import { seededRandom } from './random.ts'
 import { reckonBox, reckonGrams } from './reckon.ts'
 import { syntheticBox } from '#testing/synthetic-box.ts'
@@ -185,8 +187,30 @@ test('unknowns: only what applies is asked, and draws stay inside what was told'
 })
 
 test('weighted statistics', () => {
-  expect(weightedQuantile([5, 1, 3], [0.2, 0.5, 0.3], 0.5)).toBe(1)
-  expect(weightedQuantile([5, 1, 3], [0.2, 0.5, 0.3], 0.81)).toBe(5)
+  // a normal's own quantiles from many even draws; a constant is itself; the order of the values is nothing
+  const even = Array.from({ length: 999 }, (_, i) => normalQuantile((i + 1) / 1000))
+  const same = even.map(() => 1 / even.length)
+  for (const share of [0.1, 0.5, 0.9])
+    expect(Math.abs(weightedQuantile(even, same, share) - normalQuantile(share))).toBeLessThan(0.01)
+  expect(weightedQuantile(even.toReversed(), same, 0.9)).toBeCloseTo(weightedQuantile(even, same, 0.9), 12)
+  expect(weightedQuantile([4, 4, 4], [0.2, 0.5, 0.3], 0.1)).toBeCloseTo(4, 12)
+  // weight moves it: nearly all on the first
+  expect(weightedQuantile([5, 1, 3], [0.001, 0.998, 0.001], 0.5)).toBeCloseTo(1, 1)
   expect(weightedCorrelationSquared([1, 2, 3], [2, 4, 6], [0.2, 0.5, 0.3])).toBeCloseTo(1, 12)
   expect(evenPicks([10, 20, 30, 40], [0.25, 0.25, 0.25, 0.25], 2)).toEqual([0, 2])
+})
+
+test('the normal’s quantile is the inverse of its distribution function', () => {
+  for (const z of [-3.2, -1.1, -0.02, 0.7, 2.9]) expect(normalQuantile(normalCdf(z))).toBeCloseTo(z, 4)
+})
+
+test('even points spread more evenly than chance: means of a hundred near nothing, spreads near one', () => {
+  const points = evenPoints(6, seededRandom(3))
+  const drawn = Array.from({ length: 100 }, () => points.next())
+  for (let i = 0; i < 6; i++) {
+    const mean = drawn.reduce((sum, z) => sum + z[i]!, 0) / 100
+    const square = drawn.reduce((sum, z) => sum + z[i]! ** 2, 0) / 100
+    expect(Math.abs(mean)).toBeLessThan(0.04)
+    expect(Math.abs(square - 1)).toBeLessThan(0.12)
+  }
 })

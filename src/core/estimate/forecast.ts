@@ -4,8 +4,9 @@ import { firstAbove } from '../ask/first-above.ts'
 import type { BoxState } from '../assemble/state.ts'
 import type { BoxFacts } from '../evidence/facts.ts'
 import { futureModel, HORIZON_S } from './model-of-draw.ts'
-import { effectiveCount, ENSEMBLE_TOLERANCES, type Draw, type Posterior } from './posterior.ts'
+import { ENSEMBLE_TOLERANCES, type Draw, type Posterior } from './posterior.ts'
 import {
+  effectiveCount,
   spreadOf,
   weightedCorrelationSquared,
   weightedMean,
@@ -92,10 +93,15 @@ export function datedDraws(
 
 export function leaveDates(datesS: ArrayLike<number>, weights: ArrayLike<number>, nowS: Seconds): LeaveDates {
   const spread = spreadOf(datesS, weights)
-  const isEnd = (dateS: Seconds) => dateS >= nowS + HORIZON_S - 1
+  const endS = nowS + HORIZON_S
+  const shareAtEnd = Array.from(datesS).reduce(
+    (sum, dateS, i) => (dateS >= endS - 1 ? sum + weights[i]! : sum),
+    0,
+  )
   return {
     spread,
-    beyondHorizon: { early: isEnd(spread.low), middle: isEnd(spread.middle), late: isEnd(spread.high) },
+    // by weight, not by the date: a mean of dates lies before the end where a few of them do
+    beyondHorizon: { early: shareAtEnd > 0.9, middle: shareAtEnd > 0.5, late: shareAtEnd > 0.1 },
   }
 }
 

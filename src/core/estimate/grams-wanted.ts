@@ -6,10 +6,10 @@ import { ALWAYS, isPresent, type BoxModel, type ChargeModel } from '../model/box
 import type { StandingDraw } from './forecast.ts'
 import { freshLoadingGPerG, futureModel } from './model-of-draw.ts'
 import { ENSEMBLE_TOLERANCES } from './posterior.ts'
-import { evenPicks, weightedQuantile } from './weighted.ts'
+import { evenPicks } from './weighted.ts'
 
 const MOST_G = 1500
-const DRAWS = 15
+const DRAWS = 25
 /** Nine draws in ten must hold. */
 const SURE = 0.9
 
@@ -30,7 +30,7 @@ export const REMEDIES: readonly Remedy[] = [
 export interface GramsWanted {
   readonly remedy: Remedy['id']
   readonly weeks: number
-  /** null where even the most would not do. */
+  /** With nine draws in ten; null where even the most would not do. */
   readonly grams: Grams | null
   /** What each draw asks for, ascending; MOST_G where it is not enough. */
   readonly perDraw: readonly Grams[]
@@ -105,8 +105,7 @@ export function gramsWanted(
   }
   if (perDraw.length === 0) return null
   perDraw.sort((a, b) => a - b)
-  const even = perDraw.map(() => 1 / perDraw.length)
-  const grams = weightedQuantile(perDraw, even, SURE)
+  const grams = perDraw[Math.ceil(SURE * perDraw.length) - 1]!
   return { remedy: remedy.id, weeks, grams: grams >= MOST_G ? null : grams, perDraw }
 }
 const SEARCH_RATIO = 1.03

@@ -16,6 +16,7 @@ import {
 } from './proposal.ts'
 import { evenPoints } from './even-points.ts'
 import type { RandomSource } from './random.ts'
+import { effectiveCount } from './weighted.ts'
 import { drawValues, type DrawValues, type Unknown } from './unknowns.ts'
 
 /** One possible truth, run through the box's whole history. */
@@ -137,11 +138,13 @@ export function samplePosterior(
     const enough = observations.length === 0 || effectiveDraws >= wanted
     const mayGoOn = round < options.maxAdaptiveRounds && !enough && !options.shouldStop?.()
     // looked for again from the likeliest so far: the scouts may have been far off
-    if (mayGoOn && round < LOCAL_ROUNDS) local = localProposal(observations, predict, likeliest(draws)) ?? local
+    if (mayGoOn && round < LOCAL_ROUNDS)
+      local = localProposal(observations, predict, likeliest(draws)) ?? local
     // one from the model's slopes at its best, one from the draws' own spread: each covers where the other is wrong
-    const moments = mayGoOn && (round > 0 || local === null)
-      ? momentProposal(draws, temperedWeights(draws, importance, unknowns.length))
-      : null
+    const moments =
+      mayGoOn && (round > 0 || local === null)
+        ? momentProposal(draws, temperedWeights(draws, importance, unknowns.length))
+        : null
     const fitted = mayGoOn ? [local, moments].filter(proposal => proposal !== null) : []
     if (fitted.length === 0) {
       // too few draws near the readings: softened, so that a range stays a range (a contradiction is said apart)
@@ -229,10 +232,3 @@ function likelihoodPower(draws: readonly Draw[], importance: Float64Array, wante
 
 const likeliest = (draws: readonly Draw[]): Float64Array =>
   draws.reduce((best, draw) => (draw.logLikelihood > best.logLikelihood ? draw : best)).z
-
-/** (Σw)²/Σw² of weights that sum to 1. */
-export const effectiveCount = (weights: ArrayLike<number>): number => {
-  let squares = 0
-  for (let i = 0; i < weights.length; i++) squares += weights[i]! ** 2
-  return squares > 0 ? 1 / squares : 0
-}

@@ -24,10 +24,3 @@ export function seededRandom(seed: number): RandomSource {
     },
   }
 }
-
-/** A seed from a text, so that a box keeps its draws from one visit to the next. */
-export function seedFromText(text: string): number {
-  let hash = 2166136261
-  for (let i = 0; i < text.length; i++) hash = Math.imul(hash ^ text.charCodeAt(i), 16777619)
-  return hash >>> 0
-}

@@ -29,16 +29,20 @@ import { strictestCost } from './strictest.ts'
 import { unknownsOf } from './unknowns.ts'
 import { evenPicks, spreadOf, weightedQuantile } from './weighted.ts'
 
+const USUAL_SEED = 1
 const SAMPLE_DRAWS = 8
+/** Draws where nothing was seen: the priors alone are wide. */
+const FROM_PRIORS = 500
 
 export interface ReportOptions {
-  readonly seed: number
+  /** Turns the points the draws stand on; left out, every box has the same, so that like facts get like answers. */
+  readonly seed?: number
   readonly drawsPerRound?: number
   readonly shouldStop?: () => boolean
 }
 
 /** The reckoning of one box: what is in it now, and when it leaves its target. Same facts and seed, same report. */
-export function reckonBox(facts: BoxFacts, options: ReportOptions): BoxReport {
+export function reckonBox(facts: BoxFacts, options: ReportOptions = {}): BoxReport {
   return reckonWithDraws(facts, options).report
 }
 
@@ -61,10 +65,10 @@ export function reckonGrams(
 function reckonWithDraws(facts: BoxFacts, options: ReportOptions) {
   const unknowns = unknownsOf(facts)
   const observations = observationsOf(facts)
-  const posterior = samplePosterior(facts, unknowns, observations, seededRandom(options.seed), {
-    drawsPerRound: options.drawsPerRound ?? 200,
+  const posterior = samplePosterior(facts, unknowns, observations, seededRandom(options.seed ?? USUAL_SEED), {
+    drawsPerRound: options.drawsPerRound ?? (observations.length === 0 ? FROM_PRIORS : 250),
     maxAdaptiveRounds: 6,
-    enoughEffectiveDraws: 80,
+    enoughEffectiveDraws: 200,
     ...(options.shouldStop ? { shouldStop: options.shouldStop } : {}),
   })
   const standing = weightyDraws(posterior)
@@ -79,7 +83,7 @@ function reckonWithDraws(facts: BoxFacts, options: ReportOptions) {
   const temperatureC = point.temperatureC
   const saturation = saturationDensityGPerL(temperatureC)
   const roomRhPercent = percentFromFraction(point.vapourDensityGPerL / saturation)
-  const streams = streamsNow(middle, temperatureC, point.vapourDensityGPerL)
+  const { streams, inflowMgPerDay } = streamsNow(draws, weights)
   const leaves =
     target === null
       ? null
@@ -114,9 +118,26 @@ function reckonWithDraws(facts: BoxFacts, options: ReportOptions) {
       draws.map(draw => draw.values.leakLPerH),
       weights,
     ),
+    leakSharesLPerH: TWENTIETHS.map(share =>
+      weightedQuantile(
+        draws.map(draw => draw.values.leakLPerH),
+        weights,
+        share,
+      ),
+    ),
+    inflowMgPerDay,
     streams,
-    charges: chargesNow(facts, draws, weights, middle, streams, roomRhPercent, temperatureC),
-    spools: spoolsNow(facts, draws, weights, middle),
+    ...chargesNow(facts, draws, weights, { rhPercent: roomRhPercent, temperatureC }),
+    spools: spoolsNow(
+      facts,
+      draws,
+      weights,
+      weightedQuantile(
+        draws.map(draw => draw.airRhNowPercent),
+        weights,
+        0.5,
+      ),
+    ),
     floor: floorOf(facts, draws, weights, streams, roomRhPercent, temperatureC),
     past: pastCurve(facts, draws, weights, datesS),
     futures: futureCurves(

@@ -4,7 +4,7 @@ import type { LeaveDates, SharesOfDates, Worth } from './forecast.ts'
 import type { DrawValues } from './unknowns.ts'
 import type { Spread } from './weighted.ts'
 
-/** One way water takes, in the middle draw: G·(c_from − c_to). */
+/** One way water takes: G·(c_from − c_to), in the draw nearest to the middle of all. */
 export interface Stream {
   readonly way: Way
   readonly conductanceLPerH: number
@@ -12,19 +12,22 @@ export interface Stream {
   readonly toGPerM3: number
   /** Into the box air when positive. */
   readonly mgPerDay: number
+  /** Of all draws. */
+  readonly spread: Spread
 }
 
+/** A charge, or all that are inside together; each figure the middle of all draws. */
 export interface ChargeNow {
-  readonly id: string
+  readonly ids: readonly string[]
   readonly dryMassG: number
   readonly capacityFactor: number
   readonly loadingGPerG: number
   readonly waterG: number
   readonly spread: Spread
-  /** RH over the beads at which the air stands at the target, and the grams they hold then. */
-  readonly notchRhPercent: number | null
+  /** What they hold when the air stands at the target. */
   readonly notchLoadingGPerG: number | null
   readonly notchG: number | null
+  readonly notchSpread: Spread | null
   readonly freshG: number
   readonly holderLPerH: number
 }
@@ -73,8 +76,14 @@ export interface BoxReport {
   readonly roomGPerM3: number
   readonly roomRhPercent: number
   readonly leakLPerH: Spread
+  /** Its 5, 10 … 95 % points. */
+  readonly leakSharesLPerH: readonly number[]
+  /** All water that comes into the air, by whatever way. */
+  readonly inflowMgPerDay: Spread
   readonly streams: readonly Stream[]
   readonly charges: readonly ChargeNow[]
+  /** All charges together; null without any. */
+  readonly held: ChargeNow | null
   readonly spools: readonly SpoolNow[]
   readonly floor: {
     readonly rhPercent: number

@@ -1,10 +1,10 @@
-import type { GramsPerGram } from '#units/quantity.ts'
+import type { Grams, PercentRh } from '#units/quantity.ts'
 import { percentFromFraction } from '#units/ratio.ts'
 import { perCubicMetreFromPerLitre } from '#units/volume.ts'
 import { boxNetwork } from '../assemble/box-network.ts'
 import { chargeRhAtTargetPercent } from '../container/steady.ts'
 import type { BoxFacts } from '../evidence/facts.ts'
-import { isInlet, isPresent, isSameWay } from '../model/box-model.ts'
+import { isInlet, isPresent, isSameWay, type Way } from '../model/box-model.ts'
 import { lawFactor } from '../network/law.ts'
 import { ROOM } from '../network/network.ts'
 import { storeVapourDensityGPerL } from '../network/water-store.ts'
@@ -12,12 +12,18 @@ import { loadingAtRhGPerG } from '../sorbent/sorbent.ts'
 import type { StandingDraw } from './forecast.ts'
 import { freshLoadingGPerG, futureModel } from './model-of-draw.ts'
 import type { ChargeNow, SpoolNow, Stream } from './report.ts'
-import { spreadOf } from './weighted.ts'
+import { spreadOf, type Spread } from './weighted.ts'
 
-/** Every way water takes now, as the middle draw has it. */
-export function streamsNow(draw: StandingDraw, temperatureC: number, roomGPerL: number): Stream[] {
+type DrawStream = Omit<Stream, 'spread'>
+
+/** Every way water takes now, as one draw has it. */
+function streamsOf(draw: StandingDraw): DrawStream[] {
   const { atS } = draw.now
-  const future = boxNetwork(futureModel(draw), { fromS: atS, toS: atS }, 0)
+  const model = futureModel(draw)
+  const point = { temperatureC: 0, vapourDensityGPerL: 0 }
+  model.surroundings.at(atS, point)
+  const { temperatureC } = point
+  const future = boxNetwork(model, { fromS: atS, toS: atS }, 0)
   const density = future.nodes.map(node =>
     storeVapourDensityGPerL(node.store, node.initialWaterG, temperatureC),
   )
@@ -26,7 +32,7 @@ export function streamsNow(draw: StandingDraw, temperatureC: number, roomGPerL: 
     .map(({ way, a, b, law, ...link }) => {
       const conductanceLPerH = link.conductanceLPerH * (law ? lawFactor(law)(temperatureC) : 1)
       const fromRoom = b === ROOM
-      const from = fromRoom ? roomGPerL : density[a]!
+      const from = fromRoom ? point.vapourDensityGPerL : density[a]!
       const to = fromRoom ? density[a]! : density[b]!
       return {
         way,
@@ -38,63 +44,148 @@ export function streamsNow(draw: StandingDraw, temperatureC: number, roomGPerL: 
     })
 }
 
+/** Every way water takes now, all draws together, and all that comes in. Each shows the draw nearest to the middle. */
+export function streamsNow(
+  draws: readonly StandingDraw[],
+  weights: ArrayLike<number>,
+): { readonly streams: Stream[]; readonly inflowMgPerDay: Spread } {
+  const inflows = new Float64Array(draws.length)
+  const ways: { way: Way; flows: (DrawStream | null)[] }[] = []
+  draws.forEach((draw, d) => {
+    for (const stream of streamsOf(draw)) {
+      let known = ways.find(item => isSameWay(item.way, stream.way))
+      if (!known) ways.push((known = { way: stream.way, flows: draws.map(() => null) }))
+      known.flows[d] = stream
+      if (stream.way.by !== 'charge') inflows[d]! += Math.max(0, stream.mgPerDay)
+    }
+  })
+  const streams = ways.map(({ flows }) => {
+    const mgPerDay = flows.map(flow => flow?.mgPerDay ?? 0)
+    const spread = spreadOf(mgPerDay, weights)
+    const known = flows.filter(flow => flow !== null)
+    return { ...nearest(known, flow => flow.mgPerDay, spread.middle), spread }
+  })
+  return { streams, inflowMgPerDay: spreadOf(inflows, weights) }
+}
+
+const nearest = <T>(items: readonly T[], valueOf: (item: T) => number, wanted: number): T =>
+  items.reduce((best, item) =>
+    Math.abs(valueOf(item) - wanted) < Math.abs(valueOf(best) - wanted) ? item : best,
+  )
+
 /** All that lets room air in, L/h. */
-export const inletLPerH = (streams: readonly Stream[]): number =>
+export const inletLPerH = (streams: readonly Pick<Stream, 'way' | 'conductanceLPerH'>[]): number =>
   streams.filter(stream => isInlet(stream.way)).reduce((sum, stream) => sum + stream.conductanceLPerH, 0)
 
-/** What each charge inside holds, and where its target is lost. */
+/** Water one charge holds in one draw: now, where its target is lost, fresh; and what a g/g of loading comes to. */
+interface Held {
+  readonly dryMassG: Grams
+  readonly capacityG: Grams
+  readonly waterG: Grams
+  readonly notchG: Grams | null
+  readonly freshG: Grams
+  readonly holderLPerH: number
+}
+
+function heldIn(
+  facts: BoxFacts,
+  draw: StandingDraw,
+  inside: readonly number[],
+  room: { rhPercent: PercentRh; temperatureC: number },
+): Held[] {
+  const streams = streamsOf(draw)
+  const leakLPerH = inletLPerH(streams)
+  const charges = inside.map(i => draw.model.charges[i]!)
+  // charges side by side: the air stands at the target when they, all together, let it
+  const holderLPerH = charges.reduce((sum, charge) => sum + charge.conductanceLPerH, 0)
+  const notchRhPercent =
+    facts.targetRhPercent === null
+      ? null
+      : Math.max(
+          0,
+          chargeRhAtTargetPercent({
+            targetRhPercent: facts.targetRhPercent,
+            roomRhPercent: room.rhPercent,
+            leakLPerH,
+            holderLPerH,
+          }),
+        )
+  return inside.map((i, at) => {
+    const { sorbent, dryMassG, capacityFactor, conductanceLPerH } = charges[at]!
+    const capacityG = dryMassG * capacityFactor
+    return {
+      dryMassG,
+      capacityG,
+      waterG: draw.now.chargesG[i]!,
+      notchG:
+        notchRhPercent === null
+          ? null
+          : capacityG *
+            loadingAtRhGPerG(sorbent, {
+              relativeHumidityPercent: notchRhPercent,
+              temperatureC: room.temperatureC,
+            }),
+      freshG:
+        capacityG * freshLoadingGPerG(facts.charges[i]!, draw.values, draw.model.surroundings, facts.nowS),
+      holderLPerH: conductanceLPerH,
+    }
+  })
+}
+
+const togetherOf = (held: readonly Held[]): Held =>
+  held.reduce((sum, one) => ({
+    dryMassG: sum.dryMassG + one.dryMassG,
+    capacityG: sum.capacityG + one.capacityG,
+    waterG: sum.waterG + one.waterG,
+    notchG: sum.notchG === null || one.notchG === null ? null : sum.notchG + one.notchG,
+    freshG: sum.freshG + one.freshG,
+    holderLPerH: sum.holderLPerH + one.holderLPerH,
+  }))
+
+/** What all draws say of one charge, or of all together: each figure the middle of its own. */
+function chargeNow(ids: readonly string[], held: readonly Held[], weights: ArrayLike<number>): ChargeNow {
+  const of = (valueOf: (one: Held) => number): Spread => spreadOf(held.map(valueOf), weights)
+  const hasNotch = held.every(one => one.notchG !== null)
+  const water = of(one => one.waterG)
+  const notch = hasNotch ? of(one => one.notchG!) : null
+  const dryMassG = of(one => one.dryMassG).middle
+  const capacityG = of(one => one.capacityG).middle
+  return {
+    ids,
+    dryMassG,
+    capacityFactor: dryMassG > 0 ? capacityG / dryMassG : 1,
+    loadingGPerG: capacityG > 0 ? water.middle / capacityG : 0,
+    waterG: water.middle,
+    spread: water,
+    notchLoadingGPerG: notch && capacityG > 0 ? notch.middle / capacityG : null,
+    notchG: notch?.middle ?? null,
+    notchSpread: notch,
+    freshG: of(one => one.freshG).middle,
+    holderLPerH: of(one => one.holderLPerH).middle,
+  }
+}
+
+/** What each charge inside holds and where its target is lost; and all of them together. */
 export function chargesNow(
   facts: BoxFacts,
   draws: readonly StandingDraw[],
   weights: ArrayLike<number>,
-  middle: StandingDraw,
-  streams: readonly Stream[],
-  roomRhPercent: number,
-  temperatureC: number,
-): ChargeNow[] {
-  const leakLPerH = inletLPerH(streams)
-  return facts.charges.flatMap((charge, i) => {
-    if (!isPresent(charge, facts.nowS)) return []
-    const { sorbent, dryMassG, capacityFactor } = middle.model.charges[i]!
-    const waterG = middle.now.chargesG[i]!
-    const capacityG = dryMassG * capacityFactor
-    const holderLPerH =
-      streams.find(stream => isSameWay(stream.way, { by: 'charge', id: charge.id }))?.conductanceLPerH ?? 0
-    const notchRhPercent =
-      facts.targetRhPercent === null
-        ? null
-        : Math.max(
-            0,
-            chargeRhAtTargetPercent({
-              targetRhPercent: facts.targetRhPercent,
-              roomRhPercent,
-              leakLPerH,
-              holderLPerH,
-            }),
-          )
-    const notchLoadingGPerG: GramsPerGram | null =
-      notchRhPercent === null
-        ? null
-        : loadingAtRhGPerG(sorbent, { relativeHumidityPercent: notchRhPercent, temperatureC })
-    return [
-      {
-        id: charge.id,
-        dryMassG,
-        capacityFactor,
-        loadingGPerG: capacityG > 0 ? waterG / capacityG : 0,
-        waterG,
-        spread: spreadOf(
-          draws.map(draw => draw.now.chargesG[i]!),
-          weights,
-        ),
-        notchRhPercent,
-        notchLoadingGPerG,
-        notchG: notchLoadingGPerG === null ? null : notchLoadingGPerG * capacityG,
-        freshG: freshLoadingGPerG(charge, middle.values, middle.model.surroundings, facts.nowS) * capacityG,
-        holderLPerH,
-      },
-    ]
-  })
+  room: { rhPercent: PercentRh; temperatureC: number },
+): { readonly charges: ChargeNow[]; readonly held: ChargeNow | null } {
+  const inside = facts.charges.flatMap((charge, i) => (isPresent(charge, facts.nowS) ? [i] : []))
+  if (inside.length === 0) return { charges: [], held: null }
+  const perDraw = draws.map(draw => heldIn(facts, draw, inside, room))
+  const ids = inside.map(i => facts.charges[i]!.id)
+  return {
+    charges: ids.map((id, at) =>
+      chargeNow(
+        [id],
+        perDraw.map(held => held[at]!),
+        weights,
+      ),
+    ),
+    held: chargeNow(ids, perDraw.map(togetherOf), weights),
+  }
 }
 
 /** What each spool inside holds. */
@@ -102,20 +193,24 @@ export function spoolsNow(
   facts: BoxFacts,
   draws: readonly StandingDraw[],
   weights: ArrayLike<number>,
-  middle: StandingDraw,
+  airRhPercent: PercentRh,
 ): SpoolNow[] {
   return facts.spools.flatMap((spool, i) => {
     if (!isPresent(spool, facts.nowS)) return []
-    const moisture = (draw: StandingDraw) =>
-      spool.filamentG > 0 ? percentFromFraction(draw.now.spools[i]!.waterG / spool.filamentG) : 0
+    const water = spreadOf(
+      draws.map(draw => draw.now.spools[i]!.waterG),
+      weights,
+    )
+    const moisture = (waterG: Grams) =>
+      spool.filamentG > 0 ? percentFromFraction(waterG / spool.filamentG) : 0
     return [
       {
         id: spool.id,
         filamentG: spool.filamentG,
-        moisturePercent: moisture(middle),
-        spread: spreadOf(draws.map(moisture), weights),
-        waterG: middle.now.spools[i]!.waterG,
-        boxRhPercent: middle.airRhNowPercent,
+        moisturePercent: moisture(water.middle),
+        spread: { low: moisture(water.low), middle: moisture(water.middle), high: moisture(water.high) },
+        waterG: water.middle,
+        boxRhPercent: airRhPercent,
       },
     ]
   })

@@ -2,6 +2,7 @@ import type { Celsius } from '#units/quantity.ts'
 import { fractionFromPercent, percentFromFraction } from '#units/ratio.ts'
 import { mostRhPercent, saturationDensityGPerL } from '../air/vapour.ts'
 import type { LoadingCurve, Sorbent } from '../sorbent/sorbent.ts'
+import { byTable } from './by-temperature.ts'
 import { lawFactor } from './law.ts'
 import { ROOM, type Network, type SurroundingsPoint, type WaterStore } from './network.ts'
 import { storeSize } from './water-store.ts'
@@ -74,7 +75,8 @@ export class Compiled {
   private readonly roomLaw: Int32Array
   private readonly lawFactors: Float64Array
   private readonly lawFns: ((t: Temperatures) => number)[] = [() => 1]
-  private readonly laws = new Map<string, number>()
+  private readonly boxLaws = new Map<(temperatureC: Celsius) => number, number>()
+  private readonly spoolLaws = new Map<(temperatureC: Celsius) => number, number>()
   private readonly point: SurroundingsPoint = { temperatureC: 0, vapourDensityGPerL: 0 }
   private readonly temperatures: Temperatures = { airC: 0, beadC: 0, spoolC: 0 }
   private factorsAtS = Number.NaN
@@ -205,9 +207,11 @@ export class Compiled {
     this.saturationGPerL = factors[BOX_AIR_FACTOR]!
     this.mostShareOfBox = fractionFromPercent(mostRhPercent(temperatures.airC))
     this.mostShareOfSpool = fractionFromPercent(mostRhPercent(temperatures.spoolC))
-    for (const i of this.curved) {
-      const store = this.stores[i] as SorbentStore
-      this.curves[i] = store.sorbent.curveAt(store.of === 'beads' ? temperatures.beadC : temperatures.spoolC)
+    const { curved, curves, stores } = this
+    for (let at = 0; at < curved.length; at++) {
+      const i = curved[at]!
+      const store = stores[i] as SorbentStore
+      curves[i] = store.sorbent.curveAt(store.of === 'beads' ? temperatures.beadC : temperatures.spoolC)
     }
     for (let i = 0; i < lawFactors.length; i++) lawFactors[i] = this.lawFns[i]!(temperatures)
     const { up, upNow, upLaw, room, roomNow, roomLaw } = this
@@ -375,7 +379,9 @@ export class Compiled {
     return store => {
       if (store.kind === 'strand') return one
       if (store.kind === 'air') return store.of === 'spool' ? spool : box
-      const { perUnitGPerL } = store.sorbent
+      const { perUnitGPerL: exact } = store.sorbent
+      // saturation has a finer table of its own
+      const perUnitGPerL = exact === saturationDensityGPerL ? exact : byTable(exact)
       const same = known[store.of]
       const index =
         same.get(perUnitGPerL) ??
@@ -387,14 +393,12 @@ export class Compiled {
 
   private lawIndex(law: Network['links'][number]['law']): number {
     if (!law) return 0
-    const key = JSON.stringify(law)
-    const known = this.laws.get(key)
-    if (known !== undefined) return known
-    const factor = lawFactor(law, this.network.surroundings.pressurePa)
-    const fn =
-      law.of === 'spool' ? (t: Temperatures) => factor(t.spoolC) : (t: Temperatures) => factor(t.airC)
-    const index = this.lawFns.push(fn) - 1
-    this.laws.set(key, index)
+    const factor = byTable(lawFactor(law, this.network.surroundings.pressurePa))
+    const same = law.of === 'spool' ? this.spoolLaws : this.boxLaws
+    const index =
+      same.get(factor) ??
+      this.lawFns.push(law.of === 'spool' ? t => factor(t.spoolC) : t => factor(t.airC)) - 1
+    same.set(factor, index)
     return index
   }
 }

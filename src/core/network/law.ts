@@ -13,11 +13,25 @@ export type ConductanceLaw =
       readonly of?: 'box' | 'spool'
     }
 
-/** A conductance at a temperature over that at the law's reference; reckoned once, asked often. */
-export function lawFactor(
-  law: ConductanceLaw,
-  pressurePa: Pascal = STANDARD_PRESSURE_PA,
-): (temperatureC: Celsius) => number {
+type OfTemperature = (temperatureC: Celsius) => number
+
+/** Laws are few and met again by every draw: one function each. */
+const known = new Map<string, OfTemperature>()
+
+/** A conductance at a temperature over that at the law's reference. The same law gives the same function. */
+export function lawFactor(law: ConductanceLaw, pressurePa: Pascal = STANDARD_PRESSURE_PA): OfTemperature {
+  const key =
+    law.kind === 'diffusion'
+      ? `${law.referenceC} ${pressurePa}`
+      : `${law.referenceC} E ${law.activationKJPerMol}`
+  const before = known.get(key)
+  if (before) return before
+  const fn = factorOf(law, pressurePa)
+  known.set(key, fn)
+  return fn
+}
+
+function factorOf(law: ConductanceLaw, pressurePa: Pascal): OfTemperature {
   if (law.kind === 'diffusion') {
     const reference = vapourDiffusivityM2PerS(law.referenceC)
     return temperatureC => vapourDiffusivityM2PerS(temperatureC, pressurePa) / reference

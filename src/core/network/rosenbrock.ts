@@ -40,6 +40,8 @@ export class Rosenbrock {
 
   private readonly nextBookedG: Float64Array
   private readonly stageWater: Float64Array
+  private readonly baseSums: Float64Array
+  private readonly baseFlows: Float64Array
   private readonly drift: Float64Array
   private readonly bookedDrift: Float64Array
   private readonly rhs: Float64Array
@@ -65,6 +67,8 @@ export class Rosenbrock {
     this.nextBookedG = perBooked()
     this.errorG = perNode()
     this.stageWater = perNode()
+    this.baseSums = perNode()
+    this.baseFlows = perBooked()
     this.drift = perNode()
     this.bookedDrift = perBooked()
     this.rhs = perNode()
@@ -75,16 +79,23 @@ export class Rosenbrock {
     this.solver = new TreeSolver(compiled)
   }
 
-  /** Tries one step; what comes of it waits in `nextWaterG` and `errorG` until `accept`. */
+  /** Takes flows and slopes where the state stands: once before the steps that are tried from there. */
+  prepare(timeS: number): void {
+    this.evaluate(timeS, this.waterG, true)
+    this.baseSums.set(this.sums)
+    this.baseFlows.set(this.bookedFlows)
+    this.solver.linearise()
+  }
+
+  /** Tries one step from where it was prepared; what comes of it waits in `nextWaterG` and `errorG` until `accept`. */
   attempt(timeS: number, stepS: number): void {
     const stepH = hoursFromSeconds(stepS)
     this.evaluate(timeS + stepS * DRIFT_SHARE, this.waterG, false)
-    this.drift.set(this.sums)
-    this.bookedDrift.set(this.bookedFlows)
-    this.evaluate(timeS, this.waterG, true)
+    slopeBetween(this.baseSums, this.sums, stepH, this.drift)
+    slopeBetween(this.baseFlows, this.bookedFlows, stepH, this.bookedDrift)
+    this.sums.set(this.baseSums)
+    this.bookedFlows.set(this.baseFlows)
     this.solver.factor(1 / (GAMMA * stepH))
-    toSlope(this.drift, this.sums, stepH)
-    toSlope(this.bookedDrift, this.bookedFlows, stepH)
     for (let stage = 0; stage < STAGES; stage++) {
       // stage 1 stands where stage 0 does: nothing to evaluate again
       if (stage >= 2) this.moveTo(stage, timeS + stepS)
@@ -144,10 +155,10 @@ export class Rosenbrock {
   }
 }
 
-/** Turns a later value into the slope from an earlier one, per hour, over the drift's share of the step. */
-function toSlope(later: Float64Array, earlier: Float64Array, stepH: number): void {
+/** Slope from an earlier value to a later one, per hour, over the drift's share of the step. */
+function slopeBetween(earlier: Float64Array, later: Float64Array, stepH: number, out: Float64Array): void {
   const perHour = 1 / (stepH * DRIFT_SHARE)
-  for (let i = 0; i < later.length; i++) later[i] = (later[i]! - earlier[i]!) * perHour
+  for (let i = 0; i < out.length; i++) out[i] = (later[i]! - earlier[i]!) * perHour
 }
 
 function addScaled(out: Float64Array, values: Float64Array, scale: number): void {

@@ -156,6 +156,7 @@ export function simulate(
   recorder.restart(timeS, solver.waterG, solver.bookedG)
   applyDueEvents()
   recorder.writeNow()
+  solver.prepare(timeS)
   while (timeS < request.toS) {
     if (steps + rejected - landings >= settings.maxSteps) {
       outcome = 'too many steps'
@@ -211,6 +212,7 @@ export function simulate(
     recorder.writeUpTo(timeS, nextEvent < network.events.length && network.events[nextEvent]!.atS <= timeS)
     applyDueEvents()
     recorder.writeNow()
+    if (timeS < request.toS) solver.prepare(timeS)
   }
 
   const { flowG } = recorder

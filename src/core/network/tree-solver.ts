@@ -41,16 +41,25 @@ export class TreeSolver {
     this.roomSlope = new Float64Array(compiled.roomLinks)
   }
 
-  /** Factors the matrix from the slopes the network evaluated last. */
+  /** Takes over the slopes the network evaluated last. */
+  linearise(): void {
+    const { compiled, own, byParent, besideOwn, besideRoot, roomSlope } = this
+    const { slope, bookedNode, roomNow, besideNow, hasBeside } = compiled
+    compiled.writeUpSlopes(own, byParent)
+    for (let r = 0; r < roomSlope.length; r++) roomSlope[r] = roomNow[r]! * slope[bookedNode[r]!]!
+    if (hasBeside)
+      for (let i = 1; i < slope.length; i++) {
+        besideOwn[i] = besideNow[i]! * slope[i]!
+        besideRoot[i] = besideNow[i]! * slope[0]!
+      }
+  }
+
+  /** Factors the matrix from the slopes taken over last. */
   factor(shift: number): void {
     const { compiled, own, byParent, sum, toParent, fromParent, perPivot, roomSlope } = this
-    const { parent, slope, bookedNode, roomNow, hasBeside } = compiled
-    compiled.writeUpSlopes(own, byParent)
+    const { parent, bookedNode, hasBeside } = compiled
     sum.fill(shift)
-    for (let r = 0; r < roomSlope.length; r++) {
-      roomSlope[r] = roomNow[r]! * slope[bookedNode[r]!]!
-      sum[bookedNode[r]!]! += roomSlope[r]!
-    }
+    for (let r = 0; r < roomSlope.length; r++) sum[bookedNode[r]!]! += roomSlope[r]!
     if (hasBeside) this.factorBeside()
     else
       for (let i = parent.length - 1; i > 0; i--) {
@@ -94,11 +103,7 @@ export class TreeSolver {
   private factorBeside(): void {
     const { compiled, own, byParent, besideOwn, besideRoot, sum } = this
     const { toParent, fromParent, toRoot, fromRoot, perPivot, rootFill, ownFill } = this
-    const { parent, slope, besideNow } = compiled
-    for (let i = 1; i < parent.length; i++) {
-      besideOwn[i] = besideNow[i]! * slope[i]!
-      besideRoot[i] = besideNow[i]! * slope[0]!
-    }
+    const { parent } = compiled
     ownFill.set(besideOwn)
     rootFill.set(besideRoot)
     for (let i = parent.length - 1; i > 0; i--) {

@@ -95,11 +95,19 @@ export const rhSlopePercentPerGPerG = (
 export const rhAtConstantLoadingPercent = (
   sorbent: Sorbent,
   change: { relativeHumidityPercent: PercentRh; fromTemperatureC: Celsius; toTemperatureC: Celsius },
-): PercentRh =>
-  rhOverLoadingPercent(sorbent, {
-    loadingGPerG: loadingAtRhGPerG(sorbent, {
-      relativeHumidityPercent: change.relativeHumidityPercent,
-      temperatureC: change.fromTemperatureC,
-    }),
-    temperatureC: change.toTemperatureC,
+): PercentRh => {
+  const { relativeHumidityPercent, fromTemperatureC, toTemperatureC } = change
+  // one curve for both temperatures: what it stands at stays, and no loading need be found
+  if (sorbent.curveAt(fromTemperatureC) === sorbent.curveAt(toTemperatureC)) {
+    const unitOfRh = (temperatureC: Celsius) =>
+      saturationDensityGPerL(temperatureC) / sorbent.perUnitGPerL(temperatureC)
+    return Math.min(
+      percentFromFraction(1),
+      (relativeHumidityPercent * unitOfRh(fromTemperatureC)) / unitOfRh(toTemperatureC),
+    )
+  }
+  return rhOverLoadingPercent(sorbent, {
+    loadingGPerG: loadingAtRhGPerG(sorbent, { relativeHumidityPercent, temperatureC: fromTemperatureC }),
+    temperatureC: toTemperatureC,
   })
+}

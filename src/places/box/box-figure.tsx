@@ -1,12 +1,14 @@
 import { CONTAINERS } from '#core/container/container.ts'
 import { LIDS } from '#core/container/lid.ts'
-import { enteredAnswer } from '#core/answers/answers.ts'
+import { enteredAnswer, shareAnswer } from '#core/answers/answers.ts'
 import { volumeAnswer } from '#core/answers/box-answers.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import type { BoxView } from '#journal/box-view.ts'
 import { BoxDrawing } from '#draw/box-drawing.tsx'
+import { BeadsFigure } from '#ui/beads-figure.tsx'
 import { Figure, FigureInk } from '#ui/figure.tsx'
 import { HatchDefs } from '#draw/hatch.tsx'
+import { inHundredths, THIN } from '#ui/format.ts'
 import { useMeasures } from '#ui/use-measures.ts'
 import { usePreferences } from '#session/journal-context.tsx'
 import { vesselOf } from '#draw/vessel-of.ts'
@@ -33,7 +35,6 @@ export function BoxFigure({
   const tick = box.sizeKnown === 'measured'
   const pencil = box.sizeKnown === 'assumed'
   const volume = volumeAnswer(container, box, box.sizeKnown === 'measured' ? 'computed' : box.sizeKnown)
-  const charge = view.charges[0]
   const measure = (quantity: string, value: number) =>
     enteredAnswer(quantity, quantity, value, 'mm', box.sizeKnown)
   return (
@@ -89,15 +90,30 @@ export function BoxFigure({
       <p className="caption">
         <Figure answer={volume}>{measures.volume.text(volume.value)}</Figure> {container.name},{' '}
         <span className={box.lidKnown === 'assumed' ? 'aside' : undefined}>{LIDS[box.lid].name}</span>
-        {charge && (
+        {report && (
+          <>
+            {' '}
+            <Figure
+              answer={shareAnswer(
+                'what the lid lets in',
+                'L/h',
+                0.5,
+                report.leakSharesLPerH,
+                'a twentieth of the draws',
+              )}
+            >
+              {inHundredths(report.leakLPerH.middle)}
+              {THIN}L/h{' '}
+              <span className="pencil">
+                ({inHundredths(report.leakLPerH.low)}–{inHundredths(report.leakLPerH.high)})
+              </span>
+            </Figure>
+          </>
+        )}
+        {view.charges.length > 0 && (
           <>
             {' · '}
-            <Figure
-              answer={enteredAnswer('beads in it', 'beads, dry', charge.dryMassG, 'g', charge.massKnown)}
-            >
-              {measures.weight.text(charge.dryMassG)}
-            </Figure>{' '}
-            silica beads
+            <BeadsFigure charges={view.charges} /> silica beads
           </>
         )}
       </p>

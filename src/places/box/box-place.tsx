@@ -6,6 +6,8 @@ import { shortDayText } from '#ui/dates.ts'
 import { missAnswer } from '#core/answers/answers.ts'
 import { Figure } from '#ui/figure.tsx'
 import { inWhole } from '#ui/format.ts'
+import { WhichCharge } from '#ui/which-charge.tsx'
+import type { ChargeRecord } from '#journal/state.ts'
 import { later } from '#ui/later.tsx'
 import { judge } from '#session/judgement.ts'
 import { useJournalTools, usePreferences } from '#session/journal-context.tsx'
@@ -60,21 +62,24 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
   const { dark } = usePreferences()
   const [search, setSearch] = useSearchParams()
   const [chosen, setDoing] = useState<Doing | null>(null)
+  const [meant, setMeant] = useState<ChargeRecord | null>(null)
+  const charge = view.charges.length > 1 ? meant : (view.charges[0] ?? null)
+  const hasCharge = view.charges.length > 0
   // what was asked for by name stands in the address
   const doing = chosen ?? DOINGS.find(item => item === search.get('do')) ?? null
   const close = () => {
     setDoing(null)
+    setMeant(null)
     if (search.has('do')) setSearch({}, { replace: true })
   }
   const { data: report, error } = useReport(view.box.boxId, facts)
   useHotkeys([
     ['l', () => setDoing('reading')],
     ['m', () => setDoing('moving')],
-    ['n', () => view.charges[0] && setDoing('renewing')],
-    ['w', () => view.charges[0] && setDoing('weighing')],
+    ['n', () => view.charges.length > 0 && setDoing('renewing')],
+    ['w', () => view.charges.length > 0 && setDoing('weighing')],
     ['p', () => void navigate(`${base}/box/${view.box.boxId}/card`)],
   ])
-  const charge = view.charges[0]
   const boxC = view.last?.temperatureC ?? report?.temperatureC ?? 20
   const grams = useGrams(view.box.boxId, report ? facts : null)
   const spools = useSpools(view.box.boxId, facts, report)
@@ -105,7 +110,7 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
         </div>
         <div className="acts">
           <span className="acts-words">
-            {charge && (
+            {hasCharge && (
               <>
                 <button type="button" className="worded" onClick={() => setDoing('renewing')}>
                   Renew the beads
@@ -193,6 +198,14 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
         </Link>
       </p>
       {doing === 'reading' && <LogReading close={close} place={`box:${view.box.boxId}`} />}
+      {(doing === 'weighing' || doing === 'renewing') && hasCharge && !charge && (
+        <WhichCharge
+          charges={view.charges}
+          what={doing === 'weighing' ? 'Weigh which beads?' : 'Renew which beads?'}
+          choose={setMeant}
+          close={close}
+        />
+      )}
       {doing === 'weighing' && charge && <WeighBeads charge={charge} boxC={boxC} close={close} />}
       {doing === 'renewing' && charge && <RenewDialog chargeId={charge.chargeId} close={close} />}
       {doing === 'moving' && <MoveDialog boxId={view.box.boxId} close={close} />}

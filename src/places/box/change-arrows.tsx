@@ -9,6 +9,7 @@ import { shortDayText } from '#ui/dates.ts'
 import { Figure } from '#ui/figure.tsx'
 import { inTenths, inWhole, signed, THIN } from '#ui/format.ts'
 import { useMeasures } from '#ui/use-measures.ts'
+import { beadsInG } from '#ui/beads-figure.tsx'
 import { usePreferences } from '#session/journal-context.tsx'
 
 const W = 216
@@ -32,7 +33,8 @@ export function ChangeArrows({
   const { last } = view
   const before =
     last && [...view.readings].reverse().find(reading => reading.atMs < last.atMs && reading.settled)
-  const charge = view.charges[0]
+  // the heaviest beads are what holds the air's RH when it warms
+  const charge = [...view.charges].sort((a, b) => b.dryMassG - a.dryMassG)[0]
   if (!last || !before || !charge)
     return (
       <section>
@@ -42,8 +44,8 @@ export function ChangeArrows({
     )
   const gel = SILICA_GELS[charge.desiccant]
   const split = splitChange(gel, before, last, {
-    dryMassG: charge.dryMassG,
-    capacityFactor: report?.charges[0]?.capacityFactor ?? 1,
+    dryMassG: beadsInG(view.charges),
+    capacityFactor: report?.held?.capacityFactor ?? 1,
   })
   const between = split.betweenRhPercent
   const temps = [before.temperatureC, last.temperatureC]

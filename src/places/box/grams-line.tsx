@@ -1,6 +1,7 @@
 import type { GramsWanted } from '#core/estimate/grams-wanted.ts'
-import { enteredAnswer, shareAnswer } from '#core/answers/answers.ts'
+import { shareAnswer } from '#core/answers/answers.ts'
 import type { BoxView } from '#journal/box-view.ts'
+import { BeadsFigure, beadsInG } from '#ui/beads-figure.tsx'
 import { Figure } from '#ui/figure.tsx'
 import { useMeasures } from '#ui/use-measures.ts'
 import { usePreferences } from '#session/journal-context.tsx'
@@ -16,15 +17,12 @@ export function GramsLine({
   readonly wanted: readonly GramsWanted[] | undefined
   readonly failed: boolean
 }) {
-  const { weight } = useMeasures()
-  const charge = view.charges[0]
-  if (!charge) return null
+  const { charges } = view
+  if (charges.length === 0) return null
+  const assumed = charges.some(charge => charge.massKnown === 'assumed')
   const inIt = (
     <>
-      <Figure answer={enteredAnswer('beads in it', 'beads, dry', charge.dryMassG, 'g', charge.massKnown)}>
-        {weight.text(charge.dryMassG)}
-      </Figure>{' '}
-      {charge.massKnown === 'assumed' ? 'assumed in it' : 'are in it'}.{' '}
+      <BeadsFigure charges={charges} /> {assumed ? 'assumed in it' : 'are in it'}.{' '}
     </>
   )
   return (
@@ -34,7 +32,7 @@ export function GramsLine({
         {inIt}
         {failed && <span className="aside">The sizes could not be reckoned.</span>}
         {!failed && !wanted && <span className="aside">Sizing …</span>}
-        {wanted && <Sizes wanted={wanted} inItG={charge.dryMassG} />}
+        {wanted && <Sizes wanted={wanted} inItG={beadsInG(charges)} />}
       </p>
     </section>
   )
@@ -89,6 +87,9 @@ function Sizes({ wanted, inItG }: { readonly wanted: readonly GramsWanted[]; rea
   )
 }
 
+/** What a tenth of the draws are content with. */
+const tenthOf = (perDraw: readonly number[]): number => perDraw[Math.floor(perDraw.length / 10)]!
+
 /** "120 g would hold 8 weeks": the grams are the answer, the weeks were asked for. */
 const GramsFigure = ({
   item,
@@ -115,7 +116,10 @@ const GramsFigure = ({
       <strong>
         {weight.text(roundedGrams(item.grams!))}
         {price && `, ${price}`}
-      </strong>
+      </strong>{' '}
+      <span className="pencil">
+        ({weight.bare(roundedGrams(tenthOf(item.perDraw)))}–{weight.bare(roundedGrams(item.grams!))})
+      </span>
       {words} {item.weeks} weeks
     </Figure>
   )

@@ -9,6 +9,8 @@ export interface Flow {
   readonly because: string
   readonly answer: Answer
   readonly pencil: boolean
+  /** mg a day, 10 and 90 % of all draws. */
+  readonly range: { readonly low: number; readonly high: number }
 }
 
 /** Every way water comes in, largest first; a spool goes together with its board. */
@@ -41,6 +43,7 @@ export function flowsOf(view: BoxView, report: BoxReport): Flow[] {
       name,
       because,
       answer: streamAnswer(name, stream, 'computed'),
+      range: stream.spread,
       pencil: kind === 'wall' || kind === 'openings' || (kind === 'lid' && view.box.lidKnown === 'assumed'),
     })
   }

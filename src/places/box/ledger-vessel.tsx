@@ -36,7 +36,7 @@ export function LedgerVessel({
   const unit = scale >= 2500 ? 0.1 : scale >= 60 ? 1 : scale >= 6 ? 10 : 100
   const side = Math.sqrt(unit * scale)
   const leaves = report.leaves
-  const labelX = wordsY === null ? right + 22 : 12
+  const labelX = wordsY === null ? right + 16 : 12
   const deep = bottom - held > 30
   const isLeft = notch !== null && notch < held
   const lostY = wordsY ?? (notch === null ? 0 : Math.min(notch - 5, held - 40))

@@ -29,12 +29,14 @@ export const WETNESS_WORDS: Readonly<Record<Wetness, string>> = {
   unknown: 'don’t know',
 }
 
+/** The charge whose mass or freshness nobody told. */
+const untold = (view: BoxView, unknown: 'mass' | 'freshness') =>
+  view.charges.find(charge => (unknown === 'mass' ? charge.massKnown : charge.freshnessKnown) === 'assumed')
+
 /** Facts that are still assumed, so that telling them changes something. */
 export function tellable(view: BoxView, unknown: string, roomIsRead: boolean): boolean {
-  const charge = view.charges[0]
   if (unknown === 'leak') return view.box.lidKnown === 'assumed'
-  if (unknown === 'mass') return charge?.massKnown === 'assumed'
-  if (unknown === 'freshness') return charge?.freshnessKnown === 'assumed'
+  if (unknown === 'mass' || unknown === 'freshness') return untold(view, unknown) !== undefined
   if (unknown === 'room') return !roomIsRead
   return unknown.startsWith('wet:') && view.spools.some(spool => spool.wetnessKnown === 'assumed')
 }
@@ -54,7 +56,7 @@ export function TellForm({
   const [value, setValue] = useState('')
   const [error, setError] = useState<string | null>(null)
   if (unknown === 'room') return <LogReading close={close} place={`room:${view.box.roomId}`} />
-  const charge = view.charges[0]!
+  const charge = untold(view, 'mass') ?? view.charges[0]!
   const isMass = unknown === 'mass'
   const choices: Record<string, string> =
     unknown === 'leak'
@@ -125,7 +127,8 @@ const pick = (words: Readonly<Record<string, string>>, keys: readonly string[]):
   Object.fromEntries(keys.filter(key => key !== 'unknown').map(key => [key, words[key]!]))
 
 function draftsFor(view: BoxView, unknown: string, chosen: string, grams: number): Draft[] {
-  const chargeId = view.charges[0]?.chargeId ?? ''
+  const chargeId =
+    (unknown === 'mass' || unknown === 'freshness' ? untold(view, unknown)?.chargeId : undefined) ?? ''
   if (unknown === 'mass')
     return [{ kind: 'charge.changed', payload: { chargeId, dryMassG: grams, massKnown: 'told' } }]
   if (unknown === 'leak')

@@ -27,7 +27,7 @@ export function WaterLedger({
   readonly narrow: boolean
 }) {
   const columns = narrow ? NARROW : WIDE
-  const charge = report.charges[0]
+  const charge = report.held
   const all = flowsOf(view, report)
   const inflows = all.filter(flow => flow.answer.value >= 0.5)
   const shown = inflows.slice(0, MOST_ROWS)
@@ -71,9 +71,10 @@ export function WaterLedger({
               <Because view={view} flow={flow} y={at + 5} />
             )}
             <FigureInk answer={flow.answer}>
-              <text x={columns.list - 8} y={at + 5} textAnchor="end" className="strong">
+              <text x={columns.figure} y={at + 5} textAnchor="end" className="strong">
                 {inWhole(flow.answer.value)}
               </text>
+              <RangeInk x={columns.list - 4} y={at + 5} range={flow.range} />
             </FigureInk>
           </g>
         ))}
@@ -89,7 +90,7 @@ export function WaterLedger({
                 rest.map(flow => [flow.name, flow.answer.value]),
               )}
             >
-              <text x={columns.list - 8} y={y + 5} textAnchor="end" className="strong">
+              <text x={columns.figure} y={y + 5} textAnchor="end" className="strong">
                 {inWhole(rest.reduce((sum, flow) => sum + flow.answer.value, 0))}
               </text>
             </FigureInk>
@@ -100,9 +101,10 @@ export function WaterLedger({
           in all
         </text>
         <FigureInk answer={total}>
-          <text x={columns.list - 8} y={bottom + 13} textAnchor="end" className="ledger-total">
+          <text x={columns.figure} y={bottom + 13} textAnchor="end" className="ledger-total">
             {inWhole(total.value)}
           </text>
+          <RangeInk x={columns.list - 4} y={bottom + 13} range={report.inflowMgPerDay} />
         </FigureInk>
         {takers.length > 0 && (
           <g>
@@ -116,7 +118,7 @@ export function WaterLedger({
                 takers.map(flow => [flow.name, -flow.answer.value]),
               )}
             >
-              <text x={columns.list - 8} y={bottom + 34} textAnchor="end" className="ink-aside">
+              <text x={columns.figure} y={bottom + 34} textAnchor="end" className="ink-aside">
                 {inWhole(-takers.reduce((sum, flow) => sum + flow.answer.value, 0))}
               </text>
             </FigureInk>
@@ -138,10 +140,25 @@ export function WaterLedger({
   )
 }
 
+/** 10 and 90 % of all draws, in pencil behind the figure. */
+const RangeInk = ({
+  x,
+  y,
+  range,
+}: {
+  readonly x: number
+  readonly y: number
+  readonly range: { readonly low: number; readonly high: number }
+}) => (
+  <text x={x} y={y} textAnchor="end" className="ink-small-aside">
+    {inWhole(range.low)}–{inWhole(range.high)}
+  </text>
+)
+
 /** What a way is known by, beside its name. */
 function Because({ view, flow, y }: { readonly view: BoxView; readonly flow: Flow; readonly y: number }) {
   const words = (
-    <text x="84" y={y} className="ink-small-aside">
+    <text x="76" y={y} className="ink-small-aside">
       {flow.because}
     </text>
   )

@@ -3,6 +3,7 @@ import { enteredAnswer } from '#core/answers/answers.ts'
 import { weighedCharge } from '#core/renewal/weighed.ts'
 import { weighedSigmaG, weighedWaterG } from '#core/evidence/weighing.ts'
 import type { BoxView } from '#journal/box-view.ts'
+import type { ChargeRecord } from '#journal/state.ts'
 import { shortDayText } from '#ui/dates.ts'
 import { Figure } from '#ui/figure.tsx'
 import { inWhole, THIN } from '#ui/format.ts'
@@ -20,10 +21,39 @@ export function WeighedLine({
   readonly nowMs: number
   readonly zone: string
 }) {
+  return view.charges.map(charge => {
+    const weighing = charge.weighings.at(-1)
+    return weighing ? (
+      <WeighedCharge
+        key={charge.chargeId}
+        charge={charge}
+        named={view.charges.length > 1}
+        weighing={weighing}
+        boxC={boxC}
+        nowMs={nowMs}
+        zone={zone}
+      />
+    ) : null
+  })
+}
+
+function WeighedCharge({
+  charge,
+  named,
+  weighing,
+  boxC,
+  nowMs,
+  zone,
+}: {
+  readonly charge: ChargeRecord
+  /** Where there are several: which one it was. */
+  readonly named: boolean
+  readonly weighing: ChargeRecord['weighings'][number]
+  readonly boxC: number
+  readonly nowMs: number
+  readonly zone: string
+}) {
   const { water } = useMeasures()
-  const charge = view.charges[0]
-  const weighing = charge?.weighings.at(-1)
-  if (!charge || !weighing) return null
   const waterG = weighedWaterG(charge.dryMassG, weighing)
   const weighed = weighedCharge({
     desiccant: charge.desiccant,
@@ -34,7 +64,7 @@ export function WeighedLine({
   })
   return (
     <p className="weighed-line">
-      Weighed {shortDayText(weighing.atMs, nowMs, zone)}: the beads held{' '}
+      {named && `${charge.name}: `}weighed {shortDayText(weighing.atMs, nowMs, zone)}, the beads held{' '}
       <Figure
         answer={enteredAnswer(
           'water found by weighing',

@@ -6,6 +6,7 @@ import { dayText } from '#ui/dates.ts'
 import { BoxDrawing } from '#draw/box-drawing.tsx'
 import { HatchDefs } from '#draw/hatch.tsx'
 import { inWhole, THIN } from '#ui/format.ts'
+import { beadsInG } from '#ui/beads-figure.tsx'
 import { AnswerLine } from '#ui/answer-line.tsx'
 import { judge } from '#session/judgement.ts'
 import { useMeasures } from '#ui/use-measures.ts'
@@ -44,7 +45,6 @@ function Card({ known: { view, facts } }: { readonly known: KnownBox }) {
   const { box, spools, charges, target } = view
   const scale = Math.min((DRAWING.width - 20) / box.widthMm, (DRAWING.height - LID - BOARD) / box.heightMm)
   const address = `${window.location.href.split('#')[0]!}#${base}/box/${box.boxId}`
-  const charge = charges[0]
   const line = DRAWING.height - BOARD
   return (
     <main className="page card-place" data-place="card">
@@ -92,7 +92,7 @@ function Card({ known: { view, facts } }: { readonly known: KnownBox }) {
           ))}
           {spools.length === 0 && <li>no spools</li>}
           <li>
-            {charge ? `${weight.text(charge.dryMassG)} of silica beads` : 'no beads told'},{' '}
+            {charges.length > 0 ? `${weight.text(beadsInG(charges))} of silica beads` : 'no beads told'},{' '}
             {facts && volume.text(facts.insideL)} {CONTAINERS[box.container].name}, {LIDS[box.lid].name}
           </li>
         </ul>

@@ -106,7 +106,7 @@ function BoxVerdict({
   const judgement = judge(view, report, nowMs)
   const atFloor = rh <= view.hygrometer.floorPercentRh
   const word = reading?.word
-  const charge = report?.charges[0]
+  const charge = report?.held
   return (
     <>
       <p className="round-word" data-word={word ?? 'no target'}>
