@@ -6,16 +6,16 @@ export interface EvenPoints {
   next(): Float64Array
 }
 
+/** As many as there are dimensions to tell apart; further ones share a step and differ by their rotation. */
+const PRIMES = [2, 3, 5, 7, 11, 13, 17, 19, 23, 29, 31, 37, 41, 43, 47, 53, 59, 61, 67, 71]
+
 /**
  * Multiples of an irrational step in each dimension, all turned by one random rotation: few draws then stand for many.
- * @param dimensions 1–60
- * Source: the Kronecker sequence of generalised golden ratios (M. Roberts 2018, from memory), rotated after Cranley &
+ * Source: Richtmyer's sequence, steps by the roots of primes (Niederreiter 1978, from memory), rotated after Cranley &
  * Patterson 1976 (from memory).
  */
 export function evenPoints(dimensions: number, random: RandomSource): EvenPoints {
-  let ratio = 2
-  for (let i = 0; i < 60; i++) ratio = (1 + ratio) ** (1 / (dimensions + 1))
-  const step = Float64Array.from({ length: dimensions }, (_, i) => ratio ** -(i + 1) % 1)
+  const step = Float64Array.from({ length: dimensions }, (_, i) => Math.sqrt(PRIMES[i % PRIMES.length]!) % 1)
   const at = Float64Array.from({ length: dimensions }, () => random.uniform())
   return {
     next() {

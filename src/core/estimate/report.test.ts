@@ -110,6 +110,7 @@ describe('what is told moves the answer the way it should', () => {
       charges: [
         {
           ...charge!,
+          massKnowledge: 'measured',
           weighings: [{ id: 'w', atS: facts.nowS - DAY, waterG: report.charges[0]!.waterG, sigmaG: 0.8 }],
         },
       ],
