@@ -1,12 +1,15 @@
 import { defineConfig } from 'vite'
 import react from '@vitejs/plugin-react'
 import { VitePWA } from 'vite-plugin-pwa'
+import { coreHash } from './scripts/core-hash.mjs'
 
 const PAPER = '#f5efe1'
 
 // Relative addresses: the built folder works from any place and sub-path.
 export default defineConfig({
   base: './',
+  // results worked out with another science are worked out again
+  define: { SCIENCE_VERSION: JSON.stringify(coreHash()) },
   plugins: [
     react(),
     VitePWA({

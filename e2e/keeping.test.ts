@@ -59,7 +59,10 @@ const clickText = (page: Page, text: string) =>
 
 const random = seededRandom(77)
 /** Thirty moments in all, spread over the four doings. */
-const MOMENTS: Readonly<Record<string, number>> = { round: 9, swap: 7, together: 7, replace: 7 }
+/** Two of each in every run; npm run validate has thirty in all. */
+const MOMENTS: Readonly<Record<string, number>> = process.env['VELD_KILLS']
+  ? { round: 9, swap: 7, together: 7, replace: 7 }
+  : { round: 2, swap: 2, together: 2, replace: 2 }
 
 describe('the page killed at a random moment', () => {
   test('during the round: what was answered for is kept, nothing is half there', async () => {

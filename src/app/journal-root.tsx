@@ -2,6 +2,7 @@ import { useSuspenseQuery } from '@tanstack/react-query'
 import { Suspense, useMemo, type ReactNode } from 'react'
 import { Outlet } from 'react-router'
 import { openJournal, type JournalName } from '#store/journal-store.ts'
+import { openResults } from '#store/kept-results.ts'
 import { JournalContext, type JournalTools } from '#session/journal-context.tsx'
 import { useOtherTabs, useSweep } from '#session/journal-query.ts'
 import { WhyProvider } from '#ui/why-provider.tsx'
@@ -10,6 +11,8 @@ import { seedDemo } from './demo-seed.ts'
 import { sharedReckoner } from './reckoner.ts'
 import { Shell } from './shell.tsx'
 
+declare const SCIENCE_VERSION: string
+
 /** One journal and all that its places are given. */
 export function JournalRoot({ name }: { readonly name: JournalName }) {
   const tools = useMemo(
@@ -17,6 +20,8 @@ export function JournalRoot({ name }: { readonly name: JournalName }) {
       store: openJournal(name),
       maker: name === 'demo' ? demoMaker(window.location.search) : deviceMaker(),
       reckoner: sharedReckoner(),
+      results: openResults(name),
+      scienceVersion: SCIENCE_VERSION,
       base: name === 'demo' ? '/demo' : '',
     }),
     [name],

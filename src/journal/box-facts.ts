@@ -79,7 +79,6 @@ export function boxFacts(state: State, view: BoxView, nowMs: number): BoxFacts |
     readings: view.readings
       .filter(reading => reading.atMs >= startsMs - DAY_MS)
       .map(reading => ({
-        id: reading.id,
         atS: secondsFromMs(reading.atMs),
         temperatureC: reading.temperatureC,
         relativeHumidityPercent: reading.relativeHumidityPercent,
@@ -131,7 +130,6 @@ function chargeFacts(
     weighings: charge.weighings
       .filter(weighing => isDuring(stay, weighing.atMs) && weighing.atMs >= startsMs)
       .map(weighing => ({
-        id: weighing.id,
         atS: secondsFromMs(weighing.atMs),
         waterG: weighedWaterG(charge.dryMassG, weighing),
         sigmaG: scaleSigmaG(weighing),

@@ -40,7 +40,7 @@ const NEAR_A_WEIGHING_MS = 7 * 24 * HOUR_MS
 export const colourFacts = (charge: ChargeRecord): ChargeFacts['looks'] =>
   charge.looks
     .filter(look => charge.weighings.every(item => Math.abs(item.atMs - look.atMs) > NEAR_A_WEIGHING_MS))
-    .map(look => ({ id: look.id, atS: secondsFromMs(look.atMs), ...COLOUR_LOADING[look.colour] }))
+    .map(look => ({ atS: secondsFromMs(look.atMs), ...COLOUR_LOADING[look.colour] }))
 
 /** Heatings up to a time, those hotter than the kind stands apart. */
 export function cyclesOf(charge: ChargeRecord, untilMs: number): ChargeFacts['cycles'] {

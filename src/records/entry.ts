@@ -59,6 +59,12 @@ export const UPGRADERS: Readonly<
 
 export const newestVersion = (kind: EntryKind): number => (UPGRADERS[kind]?.length ?? 0) + 1
 
+/** All kinds with their newest versions: what a checked entry was checked for. */
+export const RECORDS_VERSION: string = Object.keys(ENTRY_KINDS)
+  .sort()
+  .map(kind => `${kind} ${newestVersion(kind as EntryKind)}`)
+  .join(', ')
+
 export type EntryProblem = {
   readonly kind: 'not an entry' | 'unknown kind' | 'from a newer version' | 'bad payload'
   readonly detail: string

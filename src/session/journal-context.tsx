@@ -2,6 +2,7 @@ import { createContext, use } from 'react'
 import type { Maker } from '#records/act.ts'
 import type { JournalStore } from '#store/journal-store.ts'
 import type { Preferences } from '#store/preferences.ts'
+import type { KeptResults } from '#store/kept-results.ts'
 import type { Reckoner } from '#workers/protocol.ts'
 
 /** What a place is given: which journal, the time, ids, the heavy side. All of it injected, none reached for. */
@@ -9,6 +10,9 @@ export interface JournalTools {
   readonly store: JournalStore
   readonly maker: Maker
   readonly reckoner: Reckoner
+  /** What was worked out before, by the box; and a fingerprint of the science it was worked out with. */
+  readonly results: KeptResults
+  readonly scienceVersion: string
   /** Start of every address in this journal: '' or '/demo'. */
   readonly base: string
 }

@@ -1,5 +1,5 @@
 import { queryOptions, useQueryClient, useSuspenseQuery, type QueryClient } from '@tanstack/react-query'
-import { useEffect } from 'react'
+import { useEffect, useRef } from 'react'
 import type { Act } from '#records/act.ts'
 import { sweepable } from '#journal/merge.ts'
 import { withLock } from '#store/lock.ts'
@@ -49,12 +49,20 @@ export function useOtherTabs(): void {
   )
 }
 
-/** Takes away, once a page is open, what a replacement set aside long enough ago. */
+/** Once a page is open: takes away what a replacement set aside long enough ago, packs the months that are over. */
 export function useSweep(): void {
   const { store, maker } = useJournalTools()
   const { kept } = useJournal()
+  const isSwept = useRef(false)
   useEffect(() => {
-    const old = sweepable(kept, maker.nowMs())
-    if (old.length > 0) void withLock(`journal ${store.name}`, () => store.remove(old))
+    const nowMs = maker.nowMs()
+    const old = sweepable(kept, nowMs)
+    if (old.length === 0 && isSwept.current) return
+    isSwept.current = true
+    const month = new Date(nowMs).toISOString().slice(0, 7)
+    void withLock(`journal ${store.name}`, async () => {
+      if (old.length > 0) await store.remove(old)
+      await store.pack(month)
+    })
   }, [kept, store, maker])
 }

@@ -21,17 +21,17 @@ export function knownBox(journal: JournalView, boxId: string): KnownBox | null {
   return boxes.get(boxId)!
 }
 
-const HOUR_MS = 3_600_000
+const DAY_MS = 86_400_000
 
 /**
- * The time a box is reckoned for: the hour begun, or the last thing that happened to it since. So its facts, and with
+ * The time a box is reckoned for: the day begun, or the last thing that happened to it since. So its facts, and with
  * them its reckoning, stay what they are when something is entered for another box.
  */
 function factsTimeMs({ state, nowMs }: JournalView, view: BoxView): number {
-  const hourMs = Math.floor(nowMs / HOUR_MS) * HOUR_MS
+  const dayMs = Math.floor(nowMs / DAY_MS) * DAY_MS
   const { box } = view
   const times = [
-    hourMs,
+    dayMs,
     box.madeMs,
     ...box.openings.map(opening => opening.atMs),
     ...view.readings.map(reading => reading.atMs),

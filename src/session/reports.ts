@@ -1,3 +1,5 @@
+import { sha256 } from '@noble/hashes/sha2.js'
+import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js'
 import { queryOptions, useQuery } from '@tanstack/react-query'
 import type { BoxFacts } from '#core/evidence/facts.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
@@ -5,11 +7,11 @@ import { useJournalTools, type JournalTools } from './journal-context.tsx'
 
 export const WEEKS_WANTED = [4, 8, 16] as const
 
-/** Facts as a query's key: all they say, written out once. */
+/** Facts as a query's key: a fingerprint of all they say, taken once. */
 const keys = new WeakMap<BoxFacts, string>()
 function factsKey(facts: BoxFacts | null | undefined): string {
   if (!facts) return ''
-  const key = keys.get(facts) ?? JSON.stringify(facts)
+  const key = keys.get(facts) ?? bytesToHex(sha256(utf8ToBytes(JSON.stringify(facts))))
   keys.set(facts, key)
   return key
 }
@@ -17,57 +19,82 @@ function factsKey(facts: BoxFacts | null | undefined): string {
 const reckonable = (facts: BoxFacts | null | undefined): facts is BoxFacts =>
   !!facts && facts.charges.length > 0
 
+type What = 'report' | 'grams' | 'spools'
+
+/**
+ * A result of a box: the one kept where it stands on the same facts and science, else worked out now and kept. What is
+ * due soonest by what was last known goes first.
+ */
+function resultQuery<T>(
+  { store, results, scienceVersion }: JournalTools,
+  what: What,
+  boxId: string,
+  facts: BoxFacts | null | undefined,
+  workOut: (signal: AbortSignal, dueS: number) => Promise<T>,
+) {
+  const standsOn = `${scienceVersion} ${factsKey(facts)}`
+  return queryOptions({
+    queryKey: [what, store.name, boxId, standsOn],
+    networkMode: 'always',
+    retry: false,
+    staleTime: Infinity,
+    structuralSharing: false,
+    queryFn: async ({ signal }): Promise<T> => {
+      const name = `${what} ${boxId}`
+      const last = await results.last(name)
+      // whatever stands under this fingerprint was put there by the same science: it has the shape it gives
+      if (last?.standsOn === standsOn) return last.value as T
+      const value = await workOut(signal, dueOf(last?.value))
+      void results.keep(name, { standsOn, value })
+      return value
+    },
+  })
+}
+
+/** When a box was last thought to leave its target; unknown ones are due at once. */
+function dueOf(kept: unknown): number {
+  const early = (kept as Partial<BoxReport> | null | undefined)?.leaves?.spread?.low
+  return typeof early === 'number' ? early : 0
+}
+
+/** Before any date: what a person is looking at. */
+const URGENT = -1
+
 /** The reckoning of a box; the key is what it stands on, so that an act elsewhere does not repeat it. */
 export const reportQuery = (
-  { store, reckoner }: JournalTools,
+  tools: JournalTools,
   boxId: string,
   facts: BoxFacts | null | undefined,
-) =>
-  queryOptions({
-    queryKey: ['report', store.name, boxId, factsKey(facts)],
-    enabled: reckonable(facts),
-    networkMode: 'always',
-    retry: false,
-    staleTime: Infinity,
-    structuralSharing: false,
-    queryFn: ({ signal }) => reckoner.report(facts!, signal),
-  })
+  urgent = false,
+) => ({
+  ...resultQuery(tools, 'report', boxId, facts, (signal, dueS) =>
+    tools.reckoner.report(facts!, signal, urgent ? URGENT : dueS),
+  ),
+  enabled: reckonable(facts),
+})
 
-export const gramsQuery = (
-  { store, reckoner }: JournalTools,
-  boxId: string,
-  facts: BoxFacts | null | undefined,
-) =>
-  queryOptions({
-    queryKey: ['grams', store.name, boxId, factsKey(facts)],
-    enabled: reckonable(facts) && facts.targetRhPercent !== null,
-    networkMode: 'always',
-    retry: false,
-    staleTime: Infinity,
-    structuralSharing: false,
-    queryFn: ({ signal }) => reckoner.grams(facts!, WEEKS_WANTED, signal),
-  })
+export const gramsQuery = (tools: JournalTools, boxId: string, facts: BoxFacts | null | undefined) => ({
+  ...resultQuery(tools, 'grams', boxId, facts, signal => tools.reckoner.grams(facts!, WEEKS_WANTED, signal)),
+  enabled: reckonable(facts) && facts.targetRhPercent !== null,
+})
 
 /** The spools of a box ring by ring, once its report says which draws to run them with. */
 export const spoolsQuery = (
-  { store, reckoner }: JournalTools,
+  tools: JournalTools,
   boxId: string,
   facts: BoxFacts | null | undefined,
   report: BoxReport | undefined,
-) =>
-  queryOptions({
-    queryKey: ['spools', store.name, boxId, factsKey(facts)],
-    enabled: reckonable(facts) && report !== undefined && facts.spools.length > 0,
-    networkMode: 'always',
-    retry: false,
-    staleTime: Infinity,
-    structuralSharing: false,
-    queryFn: ({ signal }) => reckoner.spools(facts!, report!.sampleDraws, signal),
-  })
+) => ({
+  ...resultQuery(tools, 'spools', boxId, facts, signal =>
+    tools.reckoner.spools(facts!, report!.sampleDraws, signal),
+  ),
+  enabled: reckonable(facts) && report !== undefined && facts.spools.length > 0,
+})
 
 export const useSpools = (boxId: string, facts: BoxFacts | null | undefined, report: BoxReport | undefined) =>
   useQuery(spoolsQuery(useJournalTools(), boxId, facts, report))
-export const useReport = (boxId: string, facts: BoxFacts | null | undefined) =>
-  useQuery(reportQuery(useJournalTools(), boxId, facts))
+/** @param urgent this box is what the person is looking at: it goes before the others */
+export const useReport = (boxId: string, facts: BoxFacts | null | undefined, urgent = false) =>
+  useQuery(reportQuery(useJournalTools(), boxId, facts, urgent))
 export const useGrams = (boxId: string, facts: BoxFacts | null | undefined) =>
   useQuery(gramsQuery(useJournalTools(), boxId, facts))

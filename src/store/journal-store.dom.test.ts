@@ -40,6 +40,51 @@ test('a damaged record is counted and left where it is, the rest reads', async (
   expect((await own.readAll()).damaged).toHaveLength(1)
 })
 
+const written = (id: string, month: string): Act => ({ ...act(id), writtenAt: `${month}-03T09:00:00.000Z` })
+const many = Array.from({ length: 120 }, (_, i) =>
+  written(`p${String(i).padStart(3, '0')}`, i < 70 ? '2025-01' : '2025-02'),
+)
+
+test('months that are over are packed: the same acts, fewer records, nothing of this month', async () => {
+  for (const one of [...many, written('now', '2025-03')]) await own.append(one)
+  const before = await own.readAll()
+  const raw = await own.readRaw()
+  await own.pack('2025-03')
+  const keys = await localforage.createInstance({ name: 'veld', storeName: 'journal_own' }).keys()
+  expect(keys.sort()).toEqual(['now', 'pack:2025-01:p000', 'pack:2025-02:p070'])
+  const after = await own.readAll()
+  const byId = (acts: readonly Act[]) => [...acts].sort((a, b) => (a.id < b.id ? -1 : 1))
+  expect(byId(after.acts)).toEqual(byId(before.acts))
+  expect(new Map([...(await own.readRaw())].sort())).toEqual(new Map([...raw].sort()))
+  await own.remove(['p003'])
+  expect((await own.readAll()).acts).toHaveLength(120)
+})
+
+test('a page that dies while packing leaves every act once', async () => {
+  for (const one of many) await own.append(one)
+  await own.pack('2025-03')
+  await own.append(many[5]!)
+  expect((await own.readAll()).acts.map(item => item.id).filter(id => id === 'p005')).toHaveLength(1)
+  expect((await own.readAll()).acts).toHaveLength(120)
+})
+
+test('few acts, and those of a later version, are left as they are', async () => {
+  for (const one of many.slice(0, 20)) await own.append(one)
+  await own.pack('2025-03')
+  expect((await own.readRaw()).size).toBe(20)
+  const forage = localforage.createInstance({ name: 'veld', storeName: 'journal_own' })
+  expect(await forage.keys()).toHaveLength(20)
+  // a pack of another Veld is checked like anything from outside
+  await forage.setItem('pack:2025-01:x', {
+    pack: 1,
+    checkedFor: 'another',
+    acts: [act('x'), { nonsense: true }],
+  })
+  const { acts, damaged } = await own.readAll()
+  expect(acts).toHaveLength(21)
+  expect(damaged).toHaveLength(1)
+})
+
 test('preferences come back, and fall back where nothing readable is kept', async () => {
   expect(await readPreferences()).toEqual(USUAL_PREFERENCES)
   const chosen: Preferences = { ...USUAL_PREFERENCES, temperatureScale: 'F', weightUnit: 'oz', theme: 'dark' }

@@ -1,6 +1,7 @@
 import localforage from 'localforage'
 import { readAct, type Act, type ActProblem } from '#records/act.ts'
 import { announcer } from './announcer.ts'
+import { actsOf, isPack, PACK_KEY, packsOf, type Loose, type Pack } from './packs.ts'
 
 /** A person's own journal, and the demonstration's: never in one place. */
 export type JournalName = 'own' | 'demo'
@@ -27,6 +28,8 @@ export interface JournalStore {
   append(act: Act, asWritten?: unknown): Promise<void>
   /** Takes records away for good; only ever what a replacement set aside long enough ago. */
   remove(ids: readonly string[]): Promise<void>
+  /** Puts acts written before a month (as 2027-02) together, a record a month, so that a long journal opens at once. */
+  pack(beforeMonth: string): Promise<void>
   clear(): Promise<void>
   /** Another tab wrote: the id of the act, or null for more than one. Returns how to stop listening. */
   onChange(listener: (id: string | null) => void): () => void
@@ -46,18 +49,30 @@ export function openJournal(name: JournalName): JournalStore {
     async readAll() {
       const acts: Act[] = []
       const damaged: DamagedRecord[] = []
+      const packed: Act[] = []
+      const alone = new Set<string>()
       await forage.iterate((raw: unknown, key) => {
+        if (PACK_KEY.test(key) && isPack(raw)) {
+          const inside = actsOf(raw)
+          packed.push(...inside.acts)
+          for (const unreadable of inside.unreadable)
+            damaged.push({ key, raw: unreadable, problem: { kind: 'not an act', detail: 'in a pack' } })
+          return
+        }
         const read = readAct(raw)
         // an act under another's key would be written over by that one's next copy
-        if (read.ok && read.act.id === key) acts.push(read.act)
-        else
+        if (read.ok && read.act.id === key) {
+          acts.push(read.act)
+          alone.add(key)
+        } else
           damaged.push({
             key,
             raw,
             problem: read.ok ? { kind: 'not an act', detail: 'its key is not its id' } : read.problem,
           })
       })
-      return { acts, damaged }
+      // a page that died between packing and clearing leaves both
+      return { acts: [...packed.filter(act => !alone.has(act.id)), ...acts], damaged }
     },
     async readOne(id) {
       const read = readAct(await forage.getItem(id))
@@ -66,6 +81,10 @@ export function openJournal(name: JournalName): JournalStore {
     async readRaw() {
       const all = new Map<string, unknown>()
       await forage.iterate((raw: unknown, key) => {
+        if (PACK_KEY.test(key) && isPack(raw)) {
+          for (const inner of raw.acts) if (!all.has((inner as Act).id)) all.set((inner as Act).id, inner)
+          return
+        }
         const read = readAct(raw)
         if (!read.ok) return
         if (read.act.brings)
@@ -74,12 +93,32 @@ export function openJournal(name: JournalName): JournalStore {
       })
       return all
     },
+    async pack(beforeMonth) {
+      const loose: Loose[] = []
+      await forage.iterate((raw: unknown, key) => {
+        const read = PACK_KEY.test(key) ? null : readAct(raw)
+        if (read?.ok && read.act.id === key) loose.push({ key, raw, act: read.act })
+      })
+      for (const { key, pack, standsFor } of packsOf(loose, beforeMonth)) {
+        // first there twice, then once: never not at all
+        await forage.setItem(key, pack)
+        for (const one of standsFor) await forage.removeItem(one)
+      }
+    },
     async append(act, asWritten) {
       await forage.setItem(act.id, asWritten ?? act)
       others.tell(act.id)
     },
     async remove(ids) {
       for (const id of ids) await forage.removeItem(id)
+      const gone = new Set(ids)
+      const thinned: [string, Pack][] = []
+      await forage.iterate((raw: unknown, key) => {
+        if (!PACK_KEY.test(key) || !isPack(raw)) return
+        const acts = raw.acts.filter(inner => !gone.has((inner as Act).id))
+        if (acts.length < raw.acts.length) thinned.push([key, { ...raw, acts }])
+      })
+      for (const [key, pack] of thinned) await forage.setItem(key, pack)
       others.tell(null)
     },
     async clear() {

@@ -6,6 +6,7 @@ import { createMemoryRouter, RouterProvider } from 'react-router'
 import type { Act, Maker } from '#records/act.ts'
 import type { JournalStore } from '#store/journal-store.ts'
 import { USUAL_PREFERENCES, type Preferences } from '#store/preferences.ts'
+import { noResults } from '#store/kept-results.ts'
 import type { Reckoner } from '#workers/protocol.ts'
 import { JournalContext, PreferenceContext, type JournalTools } from '#session/journal-context.tsx'
 import { WhyProvider } from '#ui/why-provider.tsx'
@@ -41,6 +42,7 @@ export function memoryStore(
       return Promise.resolve(new Map(this.acts.map(act => [act.id, act as unknown])))
     },
     remove: () => Promise.resolve(),
+    pack: () => Promise.resolve(),
     onChange: () => () => {},
     clear: () => Promise.resolve(),
     driver: () => 'memory',
@@ -77,6 +79,8 @@ export function renderPlace(
     store: options.store ?? memoryStore(),
     maker: testMaker,
     reckoner: options.reckoner ?? idleReckoner,
+    results: noResults,
+    scienceVersion: 'test',
     base: '',
   }
   const router = createMemoryRouter(

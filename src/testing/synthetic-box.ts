@@ -107,7 +107,6 @@ export function readingsOf(
     surroundings.at(atS, point)
     const shown = run.airRhPercent[i]! + truth.offsetRhPercent + newEachTime * random.normal()
     return {
-      id: `reading${i}`,
       atS,
       temperatureC: Math.round(point.temperatureC * 2) / 2,
       relativeHumidityPercent: Math.max(facts.hygrometer.floorPercentRh, Math.round(shown)),

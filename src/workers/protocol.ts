@@ -15,7 +15,8 @@ export interface ReckonerCalls {
 
 /** The same calls from the other side: each may be given up. */
 export interface Reckoner {
-  report(facts: BoxFacts, signal?: AbortSignal): Promise<BoxReport>
+  /** @param dueS what is due sooner goes first; left out: now */
+  report(facts: BoxFacts, signal?: AbortSignal, dueS?: number): Promise<BoxReport>
   grams(facts: BoxFacts, weeks: readonly number[], signal?: AbortSignal): Promise<GramsWanted[]>
   spools(facts: BoxFacts, draws: readonly DrawValues[], signal?: AbortSignal): Promise<SpoolDetail[]>
   check(checks: readonly CheckCase[], signal?: AbortSignal): Promise<CheckOutcome[]>

@@ -99,6 +99,21 @@ test('as many at once as there are seats; the newest waiting goes first', async 
   expect(ChannelWorker.made).toHaveLength(1)
 })
 
+test('due soonest goes first, whatever came last; without a day at once', async () => {
+  const reckoner = start(1)
+  const days = [1, 40, 20, 30]
+  const all = days.map(day => reckoner.report(facts(day), undefined, day))
+  const urgent = reckoner.report(facts(5), undefined)
+  await until(() => ChannelWorker.made[0]?.started.length === 1)
+  for (const next of [5, 20, 30, 40]) {
+    ChannelWorker.made[0]!.finish(ChannelWorker.made[0]!.started.at(-1)!)
+    await until(() => ChannelWorker.made[0]!.started.at(-1) === next)
+  }
+  ChannelWorker.made[0]!.finish(40)
+  await Promise.all([...all, urgent])
+  expect(ChannelWorker.made[0]!.started).toEqual([1, 5, 20, 30, 40])
+})
+
 test('giving up a running question ends its worker, and the next one gets a new one', async () => {
   const reckoner = start(1)
   const leaving = new AbortController()

@@ -11,6 +11,7 @@ interface Job {
   readonly resolve: (value: unknown) => void
   readonly reject: (reason: unknown) => void
   readonly signal: AbortSignal | undefined
+  readonly dueS: number
 }
 
 /** One job may take this long; then its worker is ended and the job fails with a sentence. */
@@ -21,7 +22,8 @@ const reckonWorker = (): Worker =>
 
 /**
  * A pool of workers, the only place that knows the worker library. A job given up while it runs ends its worker;
- * a worker that dies fails its job. Newest jobs first: what is on screen now matters more than what was.
+ * a worker that dies fails its job. Due soonest first; of jobs alike the newest: what is on screen now matters more
+ * than what was.
  */
 export function startReckoner(seats: number, makeWorker: () => Worker = reckonWorker): Reckoner {
   const pool: Seat[] = []
@@ -38,7 +40,7 @@ export function startReckoner(seats: number, makeWorker: () => Worker = reckonWo
   const next = (): void => {
     const idle = pool.find(seat => !seat.busy) ?? (pool.length < seats ? undefined : null)
     if (idle === null) return
-    const job = queue.pop()
+    const job = takeSoonest(queue)
     if (!job) return
     const seat = idle ?? start()
     if (!idle) pool.push(seat)
@@ -70,10 +72,14 @@ export function startReckoner(seats: number, makeWorker: () => Worker = reckonWo
       (reason: unknown) => settle(() => job.reject(reason), true),
     )
   }
-  const ask = <T>(run: (remote: Remote<ReckonerCalls>) => Promise<T>, signal?: AbortSignal): Promise<T> =>
+  const ask = <T>(
+    run: (remote: Remote<ReckonerCalls>) => Promise<T>,
+    signal?: AbortSignal,
+    dueS = 0,
+  ): Promise<T> =>
     new Promise<T>((resolve, reject) => {
       if (signal?.aborted) return reject(new DOMException('Given up.', 'AbortError'))
-      const job: Job = { run, resolve: resolve as (value: unknown) => void, reject, signal }
+      const job: Job = { run, resolve: resolve as (value: unknown) => void, reject, signal, dueS }
       queue.push(job)
       signal?.addEventListener(
         'abort',
@@ -88,9 +94,15 @@ export function startReckoner(seats: number, makeWorker: () => Worker = reckonWo
       next()
     })
   return {
-    report: (facts, signal) => ask(remote => remote.report(facts), signal),
+    report: (facts, signal, dueS) => ask(remote => remote.report(facts), signal, dueS),
     grams: (facts, weeks, signal) => ask(remote => remote.grams(facts, weeks), signal),
     spools: (facts, draws, signal) => ask(remote => remote.spools(facts, draws), signal),
     check: (checks, signal) => ask(remote => remote.check(checks), signal),
   }
+}
+
+function takeSoonest(queue: Job[]): Job | undefined {
+  let soonest = queue.length - 1
+  for (let i = soonest - 1; i >= 0; i--) if (queue[i]!.dueS < queue[soonest]!.dueS) soonest = i
+  return queue.splice(soonest, 1)[0]
 }

@@ -10,7 +10,6 @@ export interface Contradiction {
   readonly observations: number
   /** The observation the best draw misses most, and by how much. */
   readonly worst: {
-    readonly id: string
     readonly kind: Observation['kind']
     readonly atS: number
     readonly seen: number
@@ -71,7 +70,6 @@ export function findContradiction(
     limit,
     observations: observations.length,
     worst: {
-      id: observations[worst]!.id,
       kind: observations[worst]!.kind,
       atS: observations[worst]!.atS,
       seen: observations[worst]!.value,

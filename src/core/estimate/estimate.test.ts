@@ -67,7 +67,6 @@ test('readings that no draw can explain are a contradiction, with which', () => 
     ...facts,
     leak: { lowLPerH: 0.02, highLPerH: 0.2, name: 'clips and rubber', knowledge: 'told' },
     readings: [14, 52, 55, 18, 60, 13].map((rh, i) => ({
-      id: `r${i}`,
       atS: facts.fromS + (i + 1) * 7 * DAY,
       temperatureC: 15,
       relativeHumidityPercent: rh,
@@ -77,7 +76,7 @@ test('readings that no draw can explain are a contradiction, with which', () => 
   const report = reckonBox(told, { seed: 2 })
   const { contradiction } = report
   expect(contradiction!.chiSquare).toBeGreaterThan(contradiction!.limit)
-  expect(told.readings.map(r => r.id)).toContain(contradiction!.worst.id)
+  expect(told.readings.map(r => r.atS)).toContain(contradiction!.worst.atS)
   expect(contradiction!.strained).not.toBe('')
 })
 
@@ -108,7 +107,7 @@ test('a floor reading is answered by anything below it', () => {
   const { facts } = made(5, 30, {})
   const [observation] = observationsOf({
     ...facts,
-    readings: [{ id: 'f', atS: facts.nowS, temperatureC: 15, relativeHumidityPercent: 10, settled: true }],
+    readings: [{ atS: facts.nowS, temperatureC: 15, relativeHumidityPercent: 10, settled: true }],
   })
   expect(observation!.censored).toBe(true)
   const at = (rh: number) => logLikelihood([observation!], [rh])

@@ -12,7 +12,6 @@ const LEAST_SIGMA_G = 0.02
 
 /** One thing seen that a draw must answer for. */
 export interface Observation {
-  readonly id: string
   readonly kind: 'reading' | 'weighing' | 'colour'
   readonly atS: number
   readonly value: number
@@ -31,7 +30,6 @@ export function observationsOf(facts: BoxFacts): Observation[] {
   const list: Observation[] = facts.readings
     .filter(reading => reading.settled && reading.atS <= facts.nowS)
     .map(reading => ({
-      id: reading.id,
       kind: 'reading',
       atS: reading.atS,
       value: reading.relativeHumidityPercent,
@@ -44,7 +42,6 @@ export function observationsOf(facts: BoxFacts): Observation[] {
     for (const weighing of charge.weighings)
       if (weighing.atS <= facts.nowS)
         list.push({
-          id: weighing.id,
           kind: 'weighing',
           atS: weighing.atS,
           value: weighing.waterG,
@@ -60,7 +57,6 @@ export function observationsOf(facts: BoxFacts): Observation[] {
     for (const look of charge.looks)
       if (look.atS <= facts.nowS)
         list.push({
-          id: look.id,
           kind: 'colour',
           atS: look.atS,
           value: look.loadingGPerG,

@@ -111,7 +111,7 @@ describe('what is told moves the answer the way it should', () => {
         {
           ...charge!,
           massKnowledge: 'measured',
-          weighings: [{ id: 'w', atS: facts.nowS - DAY, waterG: report.charges[0]!.waterG, sigmaG: 0.8 }],
+          weighings: [{ atS: facts.nowS - DAY, waterG: report.charges[0]!.waterG, sigmaG: 0.8 }],
         },
       ],
     })

@@ -12,7 +12,6 @@ function renamed(facts: BoxFacts, mark: string): BoxFacts {
     ...facts,
     charges: named(facts.charges),
     spools: named(facts.spools),
-    readings: named(facts.readings),
   }
 }
 /** A report without the names it carries. */

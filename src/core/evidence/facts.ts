@@ -67,14 +67,12 @@ export interface ChargeFacts extends Stay {
   readonly heatings: readonly HeatingFacts[]
   /** Water found by weighing: gross less holder less dry beads, as their mass is told; σ is the scale's alone. */
   readonly weighings: readonly {
-    readonly id: string
     readonly atS: Seconds
     readonly waterG: Grams
     readonly sigmaG: Grams
   }[]
   /** Loadings their colour stands for. */
   readonly looks: readonly {
-    readonly id: string
     readonly atS: Seconds
     readonly loadingGPerG: GramsPerGram
     readonly sigmaGPerG: GramsPerGram
@@ -102,7 +100,6 @@ export interface SpoolFacts extends Stay {
 }
 
 export interface ReadingFacts {
-  readonly id: string
   readonly atS: Seconds
   readonly temperatureC: number
   readonly relativeHumidityPercent: PercentRh

@@ -72,7 +72,7 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
     setMeant(null)
     if (search.has('do')) setSearch({}, { replace: true })
   }
-  const { data: report, error } = useReport(view.box.boxId, facts)
+  const { data: report, error } = useReport(view.box.boxId, facts, true)
   useHotkeys([
     ['l', () => setDoing('reading')],
     ['m', () => setDoing('moving')],
@@ -139,12 +139,15 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
           The readings contradict what I was told.{' '}
           {contradiction.worst.kind === 'reading'
             ? 'What the display showed'
-            : view.charges.some(item => item.looks.some(look => look.id === contradiction.worst.id))
+            : contradiction.worst.kind === 'colour'
               ? 'How the beads looked'
               : 'What the scale found'}{' '}
           on {shortDayText(msFromSeconds(contradiction.worst.atS), nowMs, zone)} is{' '}
           <Figure
-            answer={missAnswer(contradiction.worst, contradiction.worst.kind === 'reading' ? '%' : 'g')}
+            answer={missAnswer(
+              contradiction.worst,
+              { reading: '%', weighing: 'g', colour: 'g/g' }[contradiction.worst.kind],
+            )}
           >
             {inWhole(missAnswer(contradiction.worst, '').value)} times
           </Figure>{' '}

@@ -5,9 +5,11 @@ import { Link, Navigate, useNavigate, useSearchParams } from 'react-router'
 import { boxView } from '#journal/box-view.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
+import { knownBox } from '#session/known-box.ts'
+import { useReport } from '#session/reports.ts'
 import { RoundEnd } from './round-end.tsx'
 import { RoundProgress } from './round-progress.tsx'
-import { resumeAt, roundSteps, takenAt } from './round-steps.ts'
+import { resumeAt, roundSteps, takenAt, type RoundStep } from './round-steps.ts'
 import { RoundStop } from './round-stop.tsx'
 
 /** Walking the shelf: the room first, then box after box. What is done so far is in the journal, not on the page. */
@@ -21,6 +23,13 @@ export default function RoundPlace() {
   return <Round sinceMs={from} key={from} />
 }
 
+/** The next box is reckoned while this one is read: what its display should show is there on arriving. */
+function useReportAhead(next: RoundStep | null): void {
+  const journal = useJournal()
+  const id = next?.in === 'box' ? next.id : ''
+  useReport(id, id === '' ? null : (knownBox(journal, id)?.facts ?? null))
+}
+
 function Round({ sinceMs }: { readonly sinceMs: number }) {
   const journal = useJournal()
   const { base } = useJournalTools()
@@ -32,6 +41,7 @@ function Round({ sinceMs }: { readonly sinceMs: number }) {
   const [skipped, setSkipped] = useState<ReadonlySet<string>>(new Set())
   const leave = () => void navigate(`${base}/`)
   const step = steps[index]
+  useReportAhead(steps[index + 1] ?? null)
   if (steps.length === 0) return <Navigate to={`${base}/start`} replace />
   const boxes = steps.flatMap(item => {
     if (item.in !== 'box') return []

@@ -100,7 +100,7 @@ function BoxVerdict({
     return knownBox({ ...journal, state, nowMs: Math.max(journal.nowMs, readAtMs) }, boxId)!
   }, [journal, readAtMs, boxId, rh, temperatureC, form.opened, replaces])
   const { view, facts } = wouldBe
-  const { data: report, isFetching } = useReport(step.id, facts)
+  const { data: report, isFetching } = useReport(step.id, facts, true)
   const reading = view.readings.find(item => item.id === 'as-typed') ?? view.last
   const nowMs = Math.max(journal.nowMs, readAtMs)
   const judgement = judge(view, report, nowMs)
