@@ -1,7 +1,7 @@
 // How fast the core is, each against a peer in the same run: the ratios travel between machines, the times do not.
 import psychrolib from 'psychrolib'
 import { dewPointC, saturationPressureWaterPa } from '../src/core/air/saturation.ts'
-import { reckonBox, reckonGrams } from '../src/core/estimate/reckon.ts'
+import { estimateBox, estimateGrams } from '../src/core/estimate/estimate-box.ts'
 import { historyNetwork, modelOfDraw } from '../src/core/estimate/model-of-draw.ts'
 import { seededRandom } from '../src/core/estimate/random.ts'
 import { syntheticBox } from '../src/testing/synthetic-box.ts'
@@ -62,9 +62,9 @@ row(
 )
 
 const start = performance.now()
-const report = reckonBox(facts, { seed: 1 })
+const report = estimateBox(facts, { seed: 1 })
 const reported = performance.now()
-reckonGrams(facts, { seed: 1 }, [4, 8, 16])
+estimateGrams(facts, { seed: 1 }, [4, 8, 16])
 console.log(
   `one box, ${report.draws} draws over 150 days and a year ahead: ${(reported - start).toFixed(0)} ms; grams wanted on top: ${(performance.now() - reported).toFixed(0)} ms`,
 )

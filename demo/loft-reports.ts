@@ -1,4 +1,4 @@
-import { reckonBox } from '#core/estimate/reckon.ts'
+import { estimateBox } from '#core/estimate/estimate-box.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import { boxFacts } from '#journal/box-facts.ts'
 import { boxView } from '#journal/box-view.ts'
@@ -33,7 +33,7 @@ export function loftReports(): Record<string, ReturnType<typeof summary>> {
   return Object.fromEntries(
     BOXES.map(({ id }) => {
       const facts = boxFacts(state, boxView(state, id, TODAY_MS)!, TODAY_MS)!
-      return [id, summary(reckonBox(facts, { drawsPerRound: DRAWS_PER_ROUND }))]
+      return [id, summary(estimateBox(facts, { drawsPerRound: DRAWS_PER_ROUND }))]
     }),
   )
 }

@@ -3,7 +3,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { seededRandom } from '../src/core/estimate/random.ts'
-import { reckonBox, reckonGrams } from '../src/core/estimate/reckon.ts'
+import { estimateBox, estimateGrams } from '../src/core/estimate/estimate-box.ts'
 import { syntheticBox } from '../src/testing/synthetic-box.ts'
 import { coreHash } from './core-hash.mjs'
 import { keptHash } from './kept-hash.ts'
@@ -24,7 +24,7 @@ const moves = {
 }
 for (let box = 1; box <= (fifth ? BOXES / 5 : BOXES); box++) {
   const { facts } = syntheticBox(seededRandom(box * 104_729), [20, 60, 150][box % 3]!, 6)
-  const reports = TURNS.map(seed => reckonBox(facts, { seed }))
+  const reports = TURNS.map(seed => estimateBox(facts, { seed }))
   const days = (key: 'low' | 'middle' | 'high') => reports.map(({ leaves }) => leaves!.spread[key] / 86_400)
   // two days are no difference to a person, however narrow the range
   const range = Math.max(2, ...reports.map(({ leaves: l }) => (l!.spread.high - l!.spread.low) / 86_400))
@@ -49,7 +49,7 @@ for (let box = 1; box <= (fifth ? BOXES / 5 : BOXES); box++) {
       first!.inflowMgPerDay.high,
     ),
   )
-  const grams = TURNS.map(seed => reckonGrams(facts, { seed }, [8])[0]?.grams ?? Number.NaN)
+  const grams = TURNS.map(seed => estimateGrams(facts, { seed }, [8])[0]?.grams ?? Number.NaN)
   if (grams.every(Number.isFinite)) moves.grams.push(apart(grams, Math.min(...grams)))
 }
 

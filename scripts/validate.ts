@@ -6,7 +6,7 @@ import { join } from 'node:path'
 import { leavesAtS } from '../src/core/estimate/forecast.ts'
 import { runDraw } from '../src/core/estimate/posterior.ts'
 import { seededRandom } from '../src/core/estimate/random.ts'
-import { reckonBox } from '../src/core/estimate/reckon.ts'
+import { estimateBox } from '../src/core/estimate/estimate-box.ts'
 import { syntheticBox } from '../src/testing/synthetic-box.ts'
 import { unknownsOf } from '../src/core/estimate/unknowns.ts'
 import { coreHash } from './core-hash.mjs'
@@ -25,7 +25,7 @@ let softened = 0
 const effective: number[] = []
 for (let seed = 1; seed <= boxes; seed++) {
   const { facts, z } = syntheticBox(seededRandom(seed * 104_729), [20, 60, 150][seed % 3]!, 6)
-  const report = reckonBox(facts, { seed })
+  const report = estimateBox(facts, { seed })
   const { now, ...truth } = runDraw(facts, unknownsOf(facts), [], z)
   const truthS = leavesAtS(facts, { ...truth, now: now! }, facts.targetRhPercent!)
   const { low, high } = report.leaves!.spread

@@ -13,14 +13,14 @@ export function Commands() {
   const { base } = useJournalTools()
   const navigate = useNavigate()
   const { pathname } = useLocation()
-  const { takeBack, redo } = useUndo()
+  const { withdraw, redo } = useUndo()
   const [open, setOpen] = useState<'palette' | 'keys' | null>(null)
   // the shelf has its own R, with its own button
   const onShelf = pathname === (base || '/') || pathname === `${base}/`
   useHotkeys(
     [
       ['mod+K', () => setOpen('palette')],
-      ['mod+Z', () => void takeBack()],
+      ['mod+Z', () => void withdraw()],
       ['mod+shift+Z', () => void redo()],
     ],
     ['INPUT', 'TEXTAREA', 'SELECT'],

@@ -8,7 +8,7 @@ import { useOtherTabs, useSweep } from '#session/journal-query.ts'
 import { WhyProvider } from '#ui/why-provider.tsx'
 import { demoMaker, deviceMaker } from './clock.ts'
 import { seedDemo } from './demo-seed.ts'
-import { sharedReckoner } from './reckoner.ts'
+import { sharedEstimator } from './estimator.ts'
 import { Shell } from './shell.tsx'
 
 declare const SCIENCE_VERSION: string
@@ -19,7 +19,7 @@ export function JournalRoot({ name }: { readonly name: JournalName }) {
     (): JournalTools => ({
       store: openJournal(name),
       maker: name === 'demo' ? demoMaker(window.location.search) : deviceMaker(),
-      reckoner: sharedReckoner(),
+      estimator: sharedEstimator(),
       results: openResults(name),
       scienceVersion: SCIENCE_VERSION,
       base: name === 'demo' ? '/demo' : '',

@@ -21,7 +21,7 @@ export default function Palette({
 }) {
   const { base } = useJournalTools()
   const { state, undo } = useJournal()
-  const { takeBack, redo } = useUndo()
+  const { withdraw, redo } = useUndo()
   const navigate = useNavigate()
   useEffect(() => palette.open(), [])
   const go = (id: string, label: string, to: string): SpotlightActionData => ({
@@ -33,7 +33,7 @@ export default function Palette({
   const actions: SpotlightActionData[] = [
     go('walk', 'Walk the shelf', '/round'),
     ...boxes.map(box => go(`open ${box.boxId}`, box.name, `/box/${box.boxId}`)),
-    ...(undo.undo ? [{ id: 'undo', label: `Undo: ${undo.undo.what}`, onClick: () => void takeBack() }] : []),
+    ...(undo.undo ? [{ id: 'undo', label: `Undo: ${undo.undo.what}`, onClick: () => void withdraw() }] : []),
     ...(undo.redo ? [{ id: 'redo', label: `Redo: ${undo.redo.act.what}`, onClick: () => void redo() }] : []),
     go('move', 'Move or swap a spool or beads', '/?do=move'),
     go('shelf', 'Shelf', '/'),

@@ -3,13 +3,13 @@ import type { Maker } from '#records/act.ts'
 import type { JournalStore } from '#store/journal-store.ts'
 import type { Preferences } from '#store/preferences.ts'
 import type { KeptResults } from '#store/kept-results.ts'
-import type { Reckoner } from '#workers/protocol.ts'
+import type { Estimator } from '#workers/protocol.ts'
 
 /** What a place is given: which journal, the time, ids, the heavy side. All of it injected, none reached for. */
 export interface JournalTools {
   readonly store: JournalStore
   readonly maker: Maker
-  readonly reckoner: Reckoner
+  readonly estimator: Estimator
   /** What was worked out before, by the box; and a fingerprint of the science it was worked out with. */
   readonly results: KeptResults
   readonly scienceVersion: string

@@ -16,7 +16,7 @@ function factsKey(facts: BoxFacts | null | undefined): string {
   return key
 }
 
-const reckonable = (facts: BoxFacts | null | undefined): facts is BoxFacts =>
+const estimable = (facts: BoxFacts | null | undefined): facts is BoxFacts =>
   !!facts && facts.charges.length > 0
 
 type What = 'report' | 'grams' | 'spools'
@@ -68,14 +68,14 @@ export const reportQuery = (
   urgent = false,
 ) => ({
   ...resultQuery(tools, 'report', boxId, facts, (signal, dueS) =>
-    tools.reckoner.report(facts!, signal, urgent ? URGENT : dueS),
+    tools.estimator.report(facts!, signal, urgent ? URGENT : dueS),
   ),
-  enabled: reckonable(facts),
+  enabled: estimable(facts),
 })
 
 export const gramsQuery = (tools: JournalTools, boxId: string, facts: BoxFacts | null | undefined) => ({
-  ...resultQuery(tools, 'grams', boxId, facts, signal => tools.reckoner.grams(facts!, WEEKS_WANTED, signal)),
-  enabled: reckonable(facts) && facts.targetRhPercent !== null,
+  ...resultQuery(tools, 'grams', boxId, facts, signal => tools.estimator.grams(facts!, WEEKS_WANTED, signal)),
+  enabled: estimable(facts) && facts.targetRhPercent !== null,
 })
 
 /** The spools of a box ring by ring, once its report says which draws to run them with. */
@@ -86,9 +86,9 @@ export const spoolsQuery = (
   report: BoxReport | undefined,
 ) => ({
   ...resultQuery(tools, 'spools', boxId, facts, signal =>
-    tools.reckoner.spools(facts!, report!.sampleDraws, signal),
+    tools.estimator.spools(facts!, report!.sampleDraws, signal),
   ),
-  enabled: reckonable(facts) && report !== undefined && facts.spools.length > 0,
+  enabled: estimable(facts) && report !== undefined && facts.spools.length > 0,
 })
 
 export const useSpools = (boxId: string, facts: BoxFacts | null | undefined, report: BoxReport | undefined) =>

@@ -52,7 +52,7 @@ export function useUndo() {
     isPending,
     error,
     /** True once it is taken back; false where the browser refused, and `error` says why. */
-    takeBack: (what: { id: string; what: string } | null = undo.undo) => keepOf(what),
+    withdraw: (what: { id: string; what: string } | null = undo.undo) => keepOf(what),
     redo: () => keepOf(undo.redo?.withdrawal ?? null),
   }
 }

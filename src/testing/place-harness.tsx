@@ -7,7 +7,7 @@ import type { Act, Maker } from '#records/act.ts'
 import type { JournalStore } from '#store/journal-store.ts'
 import { USUAL_PREFERENCES, type Preferences } from '#store/preferences.ts'
 import { noResults } from '#store/kept-results.ts'
-import type { Reckoner } from '#workers/protocol.ts'
+import type { Estimator } from '#workers/protocol.ts'
 import { JournalContext, PreferenceContext, type JournalTools } from '#session/journal-context.tsx'
 import { WhyProvider } from '#ui/why-provider.tsx'
 
@@ -56,7 +56,7 @@ export const testMaker: Maker = {
   newId: () => `t${String(++ids).padStart(5, '0')}`,
 }
 /** Never answers: what a page shows while it reckons. */
-export const idleReckoner: Reckoner = {
+export const idleEstimator: Estimator = {
   report: () => new Promise(() => {}),
   grams: () => new Promise(() => {}),
   spools: () => new Promise(() => {}),
@@ -68,7 +68,7 @@ export function renderPlace(
   place: ReactNode,
   options: {
     store?: JournalStore
-    reckoner?: Reckoner
+    estimator?: Estimator
     path?: string
     at?: string
     scale?: 'C' | 'F'
@@ -78,7 +78,7 @@ export function renderPlace(
   const tools: JournalTools = {
     store: options.store ?? memoryStore(),
     maker: testMaker,
-    reckoner: options.reckoner ?? idleReckoner,
+    estimator: options.estimator ?? idleEstimator,
     results: noResults,
     scienceVersion: 'test',
     base: '',

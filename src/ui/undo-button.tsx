@@ -5,7 +5,7 @@ import { useUndo } from '#session/writing.ts'
 /** Undo of what was done last, and redo of what was taken back last. */
 export function UndoButtons() {
   const { undo } = useJournal()
-  const { takeBack, redo, isPending, error } = useUndo()
+  const { withdraw, redo, isPending, error } = useUndo()
   return (
     <>
       {error && <span role="alert">not undone: {refusalText(error)}</span>}
@@ -14,7 +14,7 @@ export function UndoButtons() {
           type="button"
           className="quiet undo"
           disabled={isPending}
-          onClick={() => void takeBack()}
+          onClick={() => void withdraw()}
           title={undo.undo.what}
         >
           Undo<span className="wide-only">: {undo.undo.what}</span>

@@ -6,7 +6,7 @@ import type { DrawValues } from '#core/estimate/unknowns.ts'
 import type { CheckCase, CheckOutcome } from '#core/checks/run-check.ts'
 
 /** What the interface asks of the heavy side. Plain data both ways. */
-export interface ReckonerCalls {
+export interface EstimatorCalls {
   report(facts: BoxFacts): BoxReport
   grams(facts: BoxFacts, weeks: readonly number[]): GramsWanted[]
   spools(facts: BoxFacts, draws: readonly DrawValues[]): SpoolDetail[]
@@ -14,7 +14,7 @@ export interface ReckonerCalls {
 }
 
 /** The same calls from the other side: each may be given up. */
-export interface Reckoner {
+export interface Estimator {
   /** @param dueS what is due sooner goes first; left out: now */
   report(facts: BoxFacts, signal?: AbortSignal, dueS?: number): Promise<BoxReport>
   grams(facts: BoxFacts, weeks: readonly number[], signal?: AbortSignal): Promise<GramsWanted[]>

@@ -8,7 +8,7 @@ import { evenPoints } from './even-points.ts'
 import { logLikelihood, observationsOf } from './likelihood.ts'
 import { normalCdf, normalQuantile } from '../normal.ts'
 import { seededRandom } from './random.ts'
-import { reckonBox, reckonGrams } from './reckon.ts'
+import { estimateBox, estimateGrams } from './estimate-box.ts'
 import { syntheticBox } from '#testing/synthetic-box.ts'
 import { drawValues, unknownsOf } from './unknowns.ts'
 import { evenPicks, weightedCorrelationSquared, weightedQuantile } from './weighted.ts'
@@ -21,7 +21,7 @@ const made = (seed: number, days: number, change: Partial<BoxFacts> = {}) => {
 
 describe('five months of readings', () => {
   const { facts, truth } = made(19 * 7919, 150)
-  const report = reckonBox(facts, { seed: 4 })
+  const report = estimateBox(facts, { seed: 4 })
   test('at least 200 draws, at least 50 of them effective', () => {
     expect(report.draws).toBeGreaterThanOrEqual(200)
     expect(report.effectiveDraws).toBeGreaterThanOrEqual(50)
@@ -42,7 +42,7 @@ describe('five months of readings', () => {
   })
   test('no contradiction where there is none', () => expect(report.contradiction).toBeNull())
   test('the same facts and seed give the same report', () =>
-    expect(JSON.stringify(reckonBox(facts, { seed: 4 }))).toBe(JSON.stringify(report)))
+    expect(JSON.stringify(estimateBox(facts, { seed: 4 }))).toBe(JSON.stringify(report)))
   test('knowing one thing never widens the best of the offers', () => {
     const { low, high } = report.leaves!.spread
     const best = report.worth[0]!.spread
@@ -56,7 +56,7 @@ describe('five months of readings', () => {
 
 test('a stop is obeyed', () => {
   let asked = 0
-  reckonBox(made(3, 30).facts, { seed: 1, shouldStop: () => ++asked > 20 })
+  estimateBox(made(3, 30).facts, { seed: 1, shouldStop: () => ++asked > 20 })
   expect(asked).toBeLessThan(60)
 })
 
@@ -73,7 +73,7 @@ test('readings that no draw can explain are a contradiction, with which', () => 
       settled: true,
     })),
   }
-  const report = reckonBox(told, { seed: 2 })
+  const report = estimateBox(told, { seed: 2 })
   const { contradiction } = report
   expect(contradiction!.chiSquare).toBeGreaterThan(contradiction!.limit)
   expect(told.readings.map(r => r.atS)).toContain(contradiction!.worst.atS)
@@ -91,7 +91,7 @@ test('χ² limit: 0.1 % points of the tables (Abramowitz & Stegun 26.8): 16.27 a
 
 describe('grams wanted', () => {
   const { facts } = made(19 * 7919, 60)
-  const list = reckonGrams(facts, { seed: 4, drawsPerRound: 100 }, [4, 8, 16])
+  const list = estimateGrams(facts, { seed: 4, drawsPerRound: 100 }, [4, 8, 16])
   const grams = (remedy: string, weeks: number) =>
     list.find(w => w.remedy === remedy && w.weeks === weeks)!.grams ?? 5000
   test('longer wants more, and no remedy wants more than none', () => {

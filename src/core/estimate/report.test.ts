@@ -4,14 +4,14 @@ import { DESICCANTS } from '../desiccant/catalogue.ts'
 import { loadingAtRhGPerG } from '../sorbent/sorbent.ts'
 import type { BoxFacts } from '../evidence/facts.ts'
 import { seededRandom } from './random.ts'
-import { reckonBox } from './reckon.ts'
+import { estimateBox } from './estimate-box.ts'
 import { syntheticBox } from '#testing/synthetic-box.ts'
 
 const DAY = 86_400
 const { facts } = syntheticBox(seededRandom(31 * 7919), 90, 6)
-const report = reckonBox(facts, { seed: 8, drawsPerRound: 80 })
+const report = estimateBox(facts, { seed: 8, drawsPerRound: 80 })
 const reckon = (change: Partial<BoxFacts>, seed = 8) =>
-  reckonBox({ ...facts, ...change }, { seed, drawsPerRound: 80 })
+  estimateBox({ ...facts, ...change }, { seed, drawsPerRound: 80 })
 
 describe('what the strictest spool costs', () => {
   const [one] = facts.spools

@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals'
 import { syntheticBox } from '#testing/synthetic-box.ts'
 import type { BoxFacts } from '../evidence/facts.ts'
 import { seededRandom } from './random.ts'
-import { reckonBox } from './reckon.ts'
+import { estimateBox } from './estimate-box.ts'
 
 /** The same box under other names, as another journal would have it. */
 function renamed(facts: BoxFacts, mark: string): BoxFacts {
@@ -16,7 +16,9 @@ function renamed(facts: BoxFacts, mark: string): BoxFacts {
 }
 /** A report without the names it carries. */
 const bare = (facts: BoxFacts, mark: string) =>
-  JSON.parse(JSON.stringify(reckonBox(facts, { drawsPerRound: 100 })).replaceAll(`"${mark}`, '"')) as unknown
+  JSON.parse(
+    JSON.stringify(estimateBox(facts, { drawsPerRound: 100 })).replaceAll(`"${mark}`, '"'),
+  ) as unknown
 
 // how far another turn of the points moves an answer is measured by npm run validate, over twenty boxes
 test('three journals of the same facts under other ids: the same report to the last digit', () => {

@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals'
 import { nextPrintAnswer, passingAnswer } from '../answers/box-answers.ts'
 import { MATERIALS } from '../filament/catalogue.ts'
-import { reckonBox } from './reckon.ts'
+import { estimateBox } from './estimate-box.ts'
 import { seededRandom } from './random.ts'
 import { spoolDetails } from './spool-detail.ts'
 import { syntheticBox } from '#testing/synthetic-box.ts'
@@ -12,7 +12,7 @@ test('spools looked at ring by ring agree with the lumped spool in the mean, and
     ...made,
     spools: made.spools.map((spool, i) => (i === 0 ? { ...spool, material: MATERIALS.PA6 } : spool)),
   }
-  const report = reckonBox(facts, { seed: 3, drawsPerRound: 60 })
+  const report = estimateBox(facts, { seed: 3, drawsPerRound: 60 })
   const details = spoolDetails(facts, report.sampleDraws)
   expect(details.map(detail => detail.id)).toEqual(report.spools.map(spool => spool.id))
   details.forEach((detail, i) => {

@@ -165,7 +165,7 @@ function nearestTemperatures(state: State, place: string): number[] {
 function Kept({ act, close }: { readonly act: Act; readonly close: () => void }) {
   const { state, nowMs } = useJournal()
   const { maker } = useJournalTools()
-  const { takeBack } = useUndo()
+  const { withdraw } = useUndo()
   const entry = act.entries.find(item => item.kind === 'reading.taken')
   const place = entry?.kind === 'reading.taken' ? entry.payload.place : null
   const view = place?.in === 'box' ? boxView(state, place.boxId, Math.max(nowMs, maker.nowMs())) : null
@@ -186,7 +186,7 @@ function Kept({ act, close }: { readonly act: Act; readonly close: () => void })
       <button
         type="button"
         className="worded"
-        onClick={() => void takeBack(act).then(done => done && close())}
+        onClick={() => void withdraw(act).then(done => done && close())}
       >
         Undo
       </button>

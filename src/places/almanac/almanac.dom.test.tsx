@@ -4,7 +4,7 @@ import { boathouseLoft } from '#demo/loft.ts'
 import { boxFacts } from '#journal/box-facts.ts'
 import { boxView } from '#journal/box-view.ts'
 import { fold } from '#journal/fold.ts'
-import { sameThreadReckoner } from '#workers/calls.ts'
+import { sameThreadEstimator } from '#workers/calls.ts'
 import { memoryStore, NOW, renderPlace } from '#testing/place-harness.tsx'
 import AlmanacPlace from './almanac-place.tsx'
 import { ALMANAC_PAGES, pageOfFormula } from '#ui/almanac-pages.ts'
@@ -89,7 +89,7 @@ describe('humidity', () => {
 describe('check the engine', () => {
   test('runs the very cases of the tests and counts those that hold', async () => {
     open('checks', {
-      reckoner: { ...sameThreadReckoner },
+      estimator: { ...sameThreadEstimator },
     })
     expect((await screen.findByText(/outside checks hold/, {}, { timeout: 20_000 })).textContent).toMatch(
       /^All \d\d/,
@@ -97,8 +97,8 @@ describe('check the engine', () => {
   }, 30_000)
   test('one that does not hold, and one that cannot run, are said', async () => {
     open('checks', {
-      reckoner: {
-        ...sameThreadReckoner,
+      estimator: {
+        ...sameThreadEstimator,
         check: async checks =>
           checks.map((check, i) =>
             i === 0

@@ -14,13 +14,13 @@ const FROM = {
 
 /** The outside checks, run here and now in the reader's own browser. */
 export function ChecksPage() {
-  const { reckoner } = useJournalTools()
+  const { estimator } = useJournalTools()
   const { data, isError, isFetching, refetch } = useQuery({
     queryKey: ['checks'],
     networkMode: 'always',
     retry: false,
     staleTime: Infinity,
-    queryFn: ({ signal }) => reckoner.check(CASES, signal),
+    queryFn: ({ signal }) => estimator.check(CASES, signal),
   })
   const outcomes = new Map(data?.map(outcome => [outcome.id, outcome]))
   const passed = data?.filter(outcome => outcome.ran && outcome.passed).length ?? 0

@@ -2,14 +2,14 @@ import { afterEach, beforeAll, describe, expect, test } from '@jest/globals'
 import { cleanup, fireEvent, screen, within } from '@testing-library/react'
 import { boathouseLoft } from '#demo/loft.ts'
 import type { GramsWanted } from '#core/estimate/grams-wanted.ts'
-import { reckonBox } from '#core/estimate/reckon.ts'
+import { estimateBox } from '#core/estimate/estimate-box.ts'
 import { type BoxReport } from '#core/estimate/report.ts'
 import type { BoxJudgement } from '#core/verdict/box.ts'
 import { boxFacts } from '#journal/box-facts.ts'
 import { boxView } from '#journal/box-view.ts'
-import { sameThreadReckoner } from '#workers/calls.ts'
+import { sameThreadEstimator } from '#workers/calls.ts'
 import { fold } from '#journal/fold.ts'
-import { idleReckoner, memoryStore, NOW, renderPlace } from '#testing/place-harness.tsx'
+import { idleEstimator, memoryStore, NOW, renderPlace } from '#testing/place-harness.tsx'
 import { AnswerLine } from '#ui/answer-line.tsx'
 import BoxPlace from './box-place.tsx'
 import { FactWorthMost } from './fact-worth-most.tsx'
@@ -22,7 +22,7 @@ const view = (id: string) => boxView(state, id, NOW)!
 const reports = new Map<string, BoxReport>()
 beforeAll(() => {
   for (const id of ['cox', 'bilge', 'thole'])
-    reports.set(id, reckonBox(boxFacts(state, view(id), NOW)!, { seed: 2, drawsPerRound: 60 }))
+    reports.set(id, estimateBox(boxFacts(state, view(id), NOW)!, { seed: 2, drawsPerRound: 60 }))
 })
 const report = (id: string) => reports.get(id)!
 const openBox = (id: string, change: Partial<BoxReport> = {}) =>
@@ -30,7 +30,7 @@ const openBox = (id: string, change: Partial<BoxReport> = {}) =>
     store: memoryStore([...acts]),
     path: '/box/:boxId',
     at: `/box/${id}`,
-    reckoner: { ...idleReckoner, report: () => Promise.resolve({ ...report(id), ...change }) },
+    estimator: { ...idleEstimator, report: () => Promise.resolve({ ...report(id), ...change }) },
   })
 
 describe('the page of a box', () => {
@@ -44,7 +44,7 @@ describe('the page of a box', () => {
       store: memoryStore([...acts]),
       path: '/box/:boxId',
       at: '/box/bilge',
-      reckoner: { ...idleReckoner, report: (facts, seed) => sameThreadReckoner.report(facts, seed) },
+      estimator: { ...idleEstimator, report: (facts, seed) => sameThreadEstimator.report(facts, seed) },
     })
     expect((await screen.findByText(/at best/, {}, { timeout: 20_000 })).textContent).toMatch(
       /^Can’t reach 10/,
@@ -79,7 +79,7 @@ describe('the page of a box', () => {
       store: memoryStore([...acts]),
       path: '/box/:boxId',
       at: '/box/cox',
-      reckoner: { ...idleReckoner, report: () => Promise.reject(new Error('The reckoning broke off.')) },
+      estimator: { ...idleEstimator, report: () => Promise.reject(new Error('The reckoning broke off.')) },
     })
     expect(await screen.findByText(/could not be reckoned: The reckoning broke off\./)).toBeTruthy()
   })

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { boathouseLoft } from '#demo/loft.ts'
-import { reckonBox } from '#core/estimate/reckon.ts'
+import { estimateBox } from '#core/estimate/estimate-box.ts'
 import { boxFacts } from '#journal/box-facts.ts'
 import { boxView } from '#journal/box-view.ts'
 import { fold } from '#journal/fold.ts'
@@ -11,7 +11,7 @@ const NOW = Date.parse('2025-11-08T10:00:00Z')
 const DAY = 86_400_000
 const state = fold(boathouseLoft(NOW, 'UTC'))
 const view = boxView(state, 'launch', NOW)!
-const report = reckonBox(boxFacts(state, view, NOW)!, { seed: 3, drawsPerRound: 100 })
+const report = estimateBox(boxFacts(state, view, NOW)!, { seed: 3, drawsPerRound: 100 })
 const data = historyData(view, report, NOW, 'UTC')
 
 describe('what the chart draws', () => {

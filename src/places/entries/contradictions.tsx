@@ -46,7 +46,7 @@ function Pair({
 }) {
   const { maker } = useJournalTools()
   const keep = useKeep()
-  const { takeBack } = useUndo()
+  const { withdraw } = useUndo()
   const first = byId.get(item.entryId)
   if (!first) return null
   const other = item.otherId === null ? undefined : byId.get(item.otherId)
@@ -55,7 +55,7 @@ function Pair({
     if (step.do === 'enter') await keep(makeAct(maker, step.says, [step.draft]))
     else if (!target) return
     else if (step.do === 'edit') onEdit(target)
-    else if (step.do === 'withdraw') await takeBack({ id: rootOf(target), what: step.says })
+    else if (step.do === 'withdraw') await withdraw({ id: rootOf(target), what: step.says })
     else
       await keep(
         makeAct(maker, step.says, [

@@ -111,7 +111,7 @@ function EntryRow({
   const { state } = useJournal()
   const { maker } = useJournalTools()
   const measures = useMeasures()
-  const { takeBack } = useUndo()
+  const { withdraw } = useUndo()
   const words = entryWords(entry, state, measures)
   return (
     <li className="entry-row" data-entry={entry.id}>
@@ -128,7 +128,7 @@ function EntryRow({
         <button
           type="button"
           className="worded"
-          onClick={() => void takeBack({ id: rootOf(entry), what: `${words.about}: ${words.says}` })}
+          onClick={() => void withdraw({ id: rootOf(entry), what: `${words.about}: ${words.says}` })}
         >
           Take back
         </button>
@@ -140,7 +140,7 @@ function EntryRow({
 /** What was taken back lately, and the way to bring it again. */
 function TakenBackList() {
   const { kept } = useJournal()
-  const { takeBack } = useUndo()
+  const { withdraw } = useUndo()
   const list = useMemo(() => takenBack(kept), [kept])
   if (list.length === 0) return null
   return (
@@ -154,7 +154,7 @@ function TakenBackList() {
               <button
                 type="button"
                 className="worded"
-                onClick={() => void takeBack({ id: withdrawal.id, what: withdrawal.what })}
+                onClick={() => void withdraw({ id: withdrawal.id, what: withdrawal.what })}
               >
                 Bring it again
               </button>

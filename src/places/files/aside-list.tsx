@@ -11,7 +11,7 @@ import { damagedFile } from './make-files.ts'
 export function AsideList({ damaged }: { readonly damaged: readonly DamagedRecord[] }) {
   const { kept, nowMs } = useJournal()
   const { maker } = useJournalTools()
-  const { takeBack } = useUndo()
+  const { withdraw } = useUndo()
   const withdrawn = new Set(kept.flatMap(act => (act.withdraws === undefined ? [] : [act.withdraws])))
   const here = new Set(kept.map(act => act.id))
   const replaced = kept.filter(
@@ -29,7 +29,7 @@ export function AsideList({ damaged }: { readonly damaged: readonly DamagedRecor
               {act.setsAside!.length.toLocaleString('en-GB')} acts, {dayText(atMs, nowMs, maker.zone)}; kept
               until {dayText(atMs + KEPT_ASIDE_MS, nowMs, maker.zone)}
             </span>
-            <button type="button" className="worded" onClick={() => void takeBack(act)}>
+            <button type="button" className="worded" onClick={() => void withdraw(act)}>
               Have it back
             </button>
           </p>

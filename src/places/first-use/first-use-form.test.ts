@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { reckonBox } from '#core/estimate/reckon.ts'
+import { estimateBox } from '#core/estimate/estimate-box.ts'
 import { makeAct, readAct, type Maker } from '#records/act.ts'
 import { boxFacts } from '#journal/box-facts.ts'
 import { boxView } from '#journal/box-view.ts'
@@ -64,7 +64,7 @@ test('three screens make a box that reads back, is judged and knows the fact wor
   const view = boxView(state, boxId, now)!
   expect(view.target?.rhPercent).toBe(20)
   expect(view.last?.word).toBe('over')
-  const report = reckonBox(boxFacts(state, view, now)!, { seed: 1 })
+  const report = estimateBox(boxFacts(state, view, now)!, { seed: 1 })
   expect(report.effectiveDraws).toBeGreaterThanOrEqual(50)
   expect(report.worth.length).toBeGreaterThan(0)
 })
@@ -77,7 +77,7 @@ test('just opened today is too early to judge', () => {
 test('a display that shows 100 % in an ordinary room contradicts what is assumed; the range stays a range', () => {
   const { boxId, drafts } = firstUseDrafts({ ...form, humidity: '100' }, context)
   const state = fold([makeAct(maker, 'First box', drafts)])
-  const report = reckonBox(boxFacts(state, boxView(state, boxId, now)!, now)!, { seed: 77 })
+  const report = estimateBox(boxFacts(state, boxView(state, boxId, now)!, now)!, { seed: 77 })
   expect(report.contradiction).not.toBeNull()
   // no draw comes near it: the likelihood is softened until enough draws count
   expect(report.likelihoodPower).toBeLessThan(1)

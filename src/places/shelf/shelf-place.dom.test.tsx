@@ -1,7 +1,7 @@
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { cleanup, screen } from '@testing-library/react'
 import { boathouseLoft } from '#demo/loft.ts'
-import { reckonBox } from '#core/estimate/reckon.ts'
+import { estimateBox } from '#core/estimate/estimate-box.ts'
 import { type BoxReport } from '#core/estimate/report.ts'
 import type { BoxJudgement } from '#core/verdict/box.ts'
 import { makeAct } from '#records/act.ts'
@@ -9,7 +9,7 @@ import { boxFacts } from '#journal/box-facts.ts'
 import { profileOf } from '#journal/room-air.ts'
 import { boxView } from '#journal/box-view.ts'
 import { fold } from '#journal/fold.ts'
-import { idleReckoner, memoryStore, NOW, renderPlace, testMaker } from '#testing/place-harness.tsx'
+import { idleEstimator, memoryStore, NOW, renderPlace, testMaker } from '#testing/place-harness.tsx'
 import { BoxSlip } from './box-slip.tsx'
 import ShelfPlace from './shelf-place.tsx'
 import { YearLine } from './year-line.tsx'
@@ -18,7 +18,7 @@ afterEach(cleanup)
 const acts = boathouseLoft(NOW, 'UTC')
 const state = fold(acts)
 const view = (id: string) => boxView(state, id, NOW)!
-const report = reckonBox(boxFacts(state, view('cox'), NOW)!, { seed: 2, drawsPerRound: 60 })
+const report = estimateBox(boxFacts(state, view('cox'), NOW)!, { seed: 2, drawsPerRound: 60 })
 const days = (n: number) => NOW / 1000 + n * 86_400
 
 describe('the shelf', () => {
@@ -48,8 +48,8 @@ describe('the shelf', () => {
   test('a failed reckoning is said once, and loses nothing', async () => {
     renderPlace(<ShelfPlace />, {
       store: memoryStore([...acts]),
-      reckoner: {
-        ...idleReckoner,
+      estimator: {
+        ...idleEstimator,
         report: () => Promise.reject(new Error('The reckoning broke off.')),
       },
     })

@@ -2,8 +2,8 @@ import { afterEach, expect, test } from '@jest/globals'
 import { expose } from 'comlink'
 import type { BoxFacts } from '#core/evidence/facts.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
-import type { ReckonerCalls } from './protocol.ts'
-import { startReckoner } from './reckoner.ts'
+import type { EstimatorCalls } from './protocol.ts'
+import { startEstimator } from './estimator.ts'
 
 /** Stands in for a worker: the calls answer over a message channel, when the test lets them. */
 class ChannelWorker {
@@ -20,9 +20,9 @@ class ChannelWorker {
     this.near = port1
     this.far = port2
     const calls: {
-      [K in keyof ReckonerCalls]: (
-        ...args: Parameters<ReckonerCalls[K]>
-      ) => Promise<ReturnType<ReckonerCalls[K]>>
+      [K in keyof EstimatorCalls]: (
+        ...args: Parameters<EstimatorCalls[K]>
+      ) => Promise<ReturnType<EstimatorCalls[K]>>
     } = {
       report: async ({ nowS: seed }) => {
         this.started.push(seed)
@@ -67,7 +67,7 @@ class ChannelWorker {
 const facts = (nowS: number) => ({ nowS }) as BoxFacts
 const start = (seats: number) => {
   ChannelWorker.made = []
-  return startReckoner(seats, () => new ChannelWorker() as unknown as Worker)
+  return startEstimator(seats, () => new ChannelWorker() as unknown as Worker)
 }
 const until = async (done: () => boolean) => {
   for (let i = 0; i < 200 && !done(); i++) await new Promise(resolve => setTimeout(resolve, 5))
@@ -76,17 +76,17 @@ const until = async (done: () => boolean) => {
 afterEach(() => ChannelWorker.made.forEach(worker => !worker.ended && worker.terminate()))
 
 test('answers come back, and no worker is started before the first question', async () => {
-  const reckoner = start(2)
+  const estimator = start(2)
   expect(ChannelWorker.made).toHaveLength(0)
-  const answer = reckoner.report(facts(7))
+  const answer = estimator.report(facts(7))
   await until(() => ChannelWorker.made[0]?.started.length === 1)
   ChannelWorker.made[0]!.finish(7)
   expect((await answer).draws).toBe(7)
 })
 
 test('as many at once as there are seats; the newest waiting goes first', async () => {
-  const reckoner = start(1)
-  const all = [1, 2, 3].map(seed => reckoner.report(facts(seed)))
+  const estimator = start(1)
+  const all = [1, 2, 3].map(seed => estimator.report(facts(seed)))
   await until(() => ChannelWorker.made[0]?.started.length === 1)
   const [worker] = ChannelWorker.made
   worker!.finish(1)
@@ -100,10 +100,10 @@ test('as many at once as there are seats; the newest waiting goes first', async 
 })
 
 test('due soonest goes first, whatever came last; without a day at once', async () => {
-  const reckoner = start(1)
+  const estimator = start(1)
   const days = [1, 40, 20, 30]
-  const all = days.map(day => reckoner.report(facts(day), undefined, day))
-  const urgent = reckoner.report(facts(5), undefined)
+  const all = days.map(day => estimator.report(facts(day), undefined, day))
+  const urgent = estimator.report(facts(5), undefined)
   await until(() => ChannelWorker.made[0]?.started.length === 1)
   for (const next of [5, 20, 30, 40]) {
     ChannelWorker.made[0]!.finish(ChannelWorker.made[0]!.started.at(-1)!)
@@ -115,10 +115,10 @@ test('due soonest goes first, whatever came last; without a day at once', async 
 })
 
 test('giving up a running question ends its worker, and the next one gets a new one', async () => {
-  const reckoner = start(1)
+  const estimator = start(1)
   const leaving = new AbortController()
-  const given = reckoner.report(facts(1), leaving.signal)
-  const next = reckoner.report(facts(2))
+  const given = estimator.report(facts(1), leaving.signal)
+  const next = estimator.report(facts(2))
   await until(() => ChannelWorker.made[0]?.started.length === 1)
   leaving.abort()
   await expect(given).rejects.toThrow('Given up')
@@ -129,10 +129,10 @@ test('giving up a running question ends its worker, and the next one gets a new 
 })
 
 test('giving up a waiting question costs nothing', async () => {
-  const reckoner = start(1)
-  const running = reckoner.report(facts(1))
+  const estimator = start(1)
+  const running = estimator.report(facts(1))
   const leaving = new AbortController()
-  const waiting = reckoner.report(facts(2), leaving.signal)
+  const waiting = estimator.report(facts(2), leaving.signal)
   leaving.abort()
   await expect(waiting).rejects.toThrow('Given up')
   await until(() => ChannelWorker.made[0]?.started.length === 1)
@@ -143,9 +143,9 @@ test('giving up a waiting question costs nothing', async () => {
 })
 
 test('an error in the core comes back as an error; a worker that breaks fails its question with a sentence', async () => {
-  const reckoner = start(1)
-  await expect(reckoner.report(facts(-1))).rejects.toThrow('bad facts')
-  const answer = reckoner.report(facts(5))
+  const estimator = start(1)
+  await expect(estimator.report(facts(-1))).rejects.toThrow('bad facts')
+  const answer = estimator.report(facts(5))
   await until(() => ChannelWorker.made[0]!.started.length === 2)
   ChannelWorker.made[0]!.break()
   await expect(answer).rejects.toThrow('The reckoning broke off.')

@@ -1,13 +1,13 @@
 import { releaseProxy, wrap, type Remote } from 'comlink'
-import type { Reckoner, ReckonerCalls } from './protocol.ts'
+import type { Estimator, EstimatorCalls } from './protocol.ts'
 
 interface Seat {
   worker: Worker
-  remote: Remote<ReckonerCalls>
+  remote: Remote<EstimatorCalls>
   busy: boolean
 }
 interface Job {
-  readonly run: (remote: Remote<ReckonerCalls>) => Promise<unknown>
+  readonly run: (remote: Remote<EstimatorCalls>) => Promise<unknown>
   readonly resolve: (value: unknown) => void
   readonly reject: (reason: unknown) => void
   readonly signal: AbortSignal | undefined
@@ -17,20 +17,20 @@ interface Job {
 /** One job may take this long; then its worker is ended and the job fails with a sentence. */
 const JOB_LIMIT_MS = 120_000
 
-const reckonWorker = (): Worker =>
-  new Worker(new URL('./reckon.worker.ts', import.meta.url), { type: 'module' })
+const estimateWorker = (): Worker =>
+  new Worker(new URL('./estimate.worker.ts', import.meta.url), { type: 'module' })
 
 /**
  * A pool of workers, the only place that knows the worker library. A job given up while it runs ends its worker;
  * a worker that dies fails its job. Due soonest first; of jobs alike the newest: what is on screen now matters more
  * than what was.
  */
-export function startReckoner(seats: number, makeWorker: () => Worker = reckonWorker): Reckoner {
+export function startEstimator(seats: number, makeWorker: () => Worker = estimateWorker): Estimator {
   const pool: Seat[] = []
   const queue: Job[] = []
   const start = (): Seat => {
     const worker = makeWorker()
-    return { worker, remote: wrap<ReckonerCalls>(worker), busy: false }
+    return { worker, remote: wrap<EstimatorCalls>(worker), busy: false }
   }
   const retire = (seat: Seat): void => {
     seat.remote[releaseProxy]()
@@ -73,7 +73,7 @@ export function startReckoner(seats: number, makeWorker: () => Worker = reckonWo
     )
   }
   const ask = <T>(
-    run: (remote: Remote<ReckonerCalls>) => Promise<T>,
+    run: (remote: Remote<EstimatorCalls>) => Promise<T>,
     signal?: AbortSignal,
     dueS = 0,
   ): Promise<T> =>

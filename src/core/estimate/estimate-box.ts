@@ -42,17 +42,17 @@ export interface ReportOptions {
 }
 
 /** The reckoning of one box: what is in it now, and when it leaves its target. Same facts and seed, same report. */
-export function reckonBox(facts: BoxFacts, options: ReportOptions = {}): BoxReport {
-  return reckonWithDraws(facts, options).report
+export function estimateBox(facts: BoxFacts, options: ReportOptions = {}): BoxReport {
+  return estimateWithDraws(facts, options).report
 }
 
 /** Grams wanted for each remedy and each number of weeks; costs more than the report, so it is asked for apart. */
-export function reckonGrams(
+export function estimateGrams(
   facts: BoxFacts,
   options: ReportOptions,
   weeks: readonly number[],
 ): GramsWanted[] {
-  const { draws, weights, datesS } = reckonWithDraws(facts, options)
+  const { draws, weights, datesS } = estimateWithDraws(facts, options)
   const list: GramsWanted[] = []
   for (const remedy of REMEDIES)
     for (const n of weeks) {
@@ -62,7 +62,7 @@ export function reckonGrams(
   return list
 }
 
-function reckonWithDraws(facts: BoxFacts, options: ReportOptions) {
+function estimateWithDraws(facts: BoxFacts, options: ReportOptions) {
   const unknowns = unknownsOf(facts)
   const observations = observationsOf(facts)
   const posterior = samplePosterior(facts, unknowns, observations, seededRandom(options.seed ?? USUAL_SEED), {
