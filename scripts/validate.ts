@@ -14,6 +14,7 @@ import { keptHash } from './kept-hash.ts'
 import { root } from './set-up.mjs'
 
 const BOXES = 150
+const DAY_S = 86_400
 const file = join(root, 'docs/validation/forecast.json')
 const fifth = process.argv.includes('--fifth')
 const boxes = fifth ? BOXES / 5 : BOXES
@@ -33,7 +34,7 @@ for (let seed = 1; seed <= boxes; seed++) {
   if (report.contradiction) contradictions++
   if (report.likelihoodPower < 1) softened++
   // a box surely over, or surely good beyond the horizon, says nothing of the width
-  if (low === high) continue
+  if (high - low < DAY_S || report.leaves!.beyondHorizon.early) continue
   open++
   if (truthS >= low - 1 && truthS <= high + 1) inside++
 }

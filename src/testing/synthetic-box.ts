@@ -8,6 +8,7 @@ import { CLIMATES, type ClimateKind } from '#core/room/climate.ts'
 import { USUAL_HYGROMETER } from '#core/reading/hygrometer.ts'
 import type { BoxFacts, ReadingFacts } from '#core/evidence/facts.ts'
 import { historyNetwork, modelOfDraw } from '#core/estimate/model-of-draw.ts'
+import { MODEL_SPREAD_RH } from '#core/estimate/likelihood.ts'
 import type { RandomSource } from '#core/estimate/random.ts'
 import { drawValues, unknownsOf, type DrawValues } from '#core/estimate/unknowns.ts'
 
@@ -105,7 +106,9 @@ export function readingsOf(
   const point = { temperatureC: 0, vapourDensityGPerL: 0 }
   return outputS.map((atS, i) => {
     surroundings.at(atS, point)
-    const shown = run.airRhPercent[i]! + truth.offsetRhPercent + newEachTime * random.normal()
+    // the display's own error, and the world's: a true box misses the model by as much as the estimator allows for
+    const missed = Math.hypot(newEachTime, MODEL_SPREAD_RH) * random.normal()
+    const shown = run.airRhPercent[i]! + truth.offsetRhPercent + missed
     return {
       atS,
       temperatureC: Math.round(point.temperatureC * 2) / 2,

@@ -1,11 +1,11 @@
-import { msFromSeconds, secondsFromMs } from '#units/time.ts'
+import { secondsFromMs } from '#units/time.ts'
 import { isSameWay } from '#core/model/box-model.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
-import { dateAnswer, enteredAnswer, ratioAnswer, targetAnswer } from '#core/answers/answers.ts'
+import { dateAnswer, ratioAnswer, targetAnswer } from '#core/answers/answers.ts'
 import { floorAnswer } from '#core/answers/box-answers.ts'
 import type { BoxJudgement } from '#core/verdict/box.ts'
 import type { BoxView } from '#journal/box-view.ts'
-import { dayText, isoDay } from './dates.ts'
+import { dayWord, judgementWords } from './judgement-words.ts'
 import { Figure } from './figure.tsx'
 import { inWhole, THIN } from './format.ts'
 
@@ -17,90 +17,77 @@ interface Props {
   readonly zone: string
 }
 
-/** What is going on in there, in one line. */
+/** What is going on in there, in one line: the judgement in words, and what it comes to. */
 export function AnswerLine({ view, report, judgement, nowMs, zone }: Props) {
-  const day = (seconds: number) =>
-    isoDay(msFromSeconds(seconds), zone) === isoDay(nowMs, zone)
-      ? 'today'
-      : dayText(msFromSeconds(seconds), nowMs, zone)
-  switch (judgement.word) {
-    case 'good until':
-    case 'renew by': {
-      const leaves = report?.leaves
-      if (!leaves) return null
-      if (leaves.beyondHorizon.early) return <>Good for over a year</>
-      const today = day(judgement.dateS) === 'today'
-      const sameDay = day(leaves.spread.high) === day(judgement.dateS)
-      return (
+  if (judgement.word === "can't reach") return <OutOfReach view={view} report={report} />
+  const words = judgementWords(judgement, report, nowMs, zone)
+  if (!words) return null
+  const { lead, figure, tail } = words
+  return (
+    <>
+      {capital(lead)}
+      {figure && <Figure answer={figure.answer}>{figure.text}</Figure>}
+      {tail}
+      {judgement.word === 'over since' &&
+        (report?.floor && view.target && report.floor.rhPercent > 0.9 * view.target.rhPercent
+          ? ': seal it, then renew it'
+          : ': renew it')}
+      <DateRange judgement={judgement} report={report} nowMs={nowMs} zone={zone} />
+    </>
+  )
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
+
+/** "(may last until …)": the 90 % date, where it is another day. */
+function DateRange({ judgement, report, nowMs, zone }: Omit<Props, 'view'>) {
+  const leaves = report?.leaves
+  const dated = judgement.word === 'good until' || judgement.word === 'renew by'
+  if (!dated || !leaves || leaves.beyondHorizon.early) return null
+  const late = dayWord(leaves.spread.high, nowMs, zone)
+  if (late === dayWord(judgement.dateS, nowMs, zone)) return null
+  return (
+    <span className="range">
+      {' '}
+      (
+      {leaves.beyondHorizon.late ? (
+        'may last over a year'
+      ) : (
         <>
-          {judgement.word === 'good until' ? 'Good until ' : today ? 'Renew ' : 'Renew by '}
-          <Figure answer={dateAnswer(judgement.word, 0.1, leaves.sharesOfDates, report.draws)}>
-            {day(judgement.dateS)}
-          </Figure>{' '}
-          {!sameDay && (
-            <span className="range">
-              (
-              {leaves.beyondHorizon.late ? (
-                'may last over a year'
-              ) : (
-                <>
-                  may last until{' '}
-                  <Figure answer={dateAnswer('may last until', 0.9, leaves.sharesOfDates, report.draws)}>
-                    {day(leaves.spread.high)}
-                  </Figure>
-                </>
-              )}
-              )
-            </span>
-          )}
-        </>
-      )
-    }
-    case 'over since':
-      return (
-        <>
-          Over since{' '}
-          <Figure
-            answer={enteredAnswer(
-              'over since',
-              'first reading of this run above the target',
-              judgement.dateS,
-              'date',
-              'measured',
-            )}
-          >
-            {day(judgement.dateS)}
+          may last until{' '}
+          <Figure answer={dateAnswer('may last until', 0.9, leaves.sharesOfDates, report.draws)}>
+            {late}
           </Figure>
-          {report?.floor && view.target && report.floor.rhPercent > 0.9 * view.target.rhPercent
-            ? ': seal it, then renew it'
-            : ': renew it'}
         </>
+      )}
       )
-    case "can't reach":
-      return report?.floor ? (
-        <>
-          Can’t reach{' '}
-          {view.target && (
-            <Figure
-              answer={targetAnswer(
-                view.target.all.map(item => ({ name: item.spool.name, rhPercent: item.rhPercent })),
-              )}
-            >
-              {inWhole(view.target.rhPercent)}
-              {THIN}%
-            </Figure>
+    </span>
+  )
+}
+
+function OutOfReach({ view, report }: Pick<Props, 'view' | 'report'>) {
+  if (!report?.floor) return null
+  return (
+    <>
+      Can’t reach{' '}
+      {view.target && (
+        <Figure
+          answer={targetAnswer(
+            view.target.all.map(item => ({ name: item.spool.name, rhPercent: item.rhPercent })),
           )}
-          :{' '}
-          <Figure answer={floorAnswer(report.floor)}>
-            {inWhole(report.floor.rhPercent)}
-            {THIN}%
-          </Figure>{' '}
-          at best
-        </>
-      ) : null
-    case 'not known':
-      return <>{judgement.todo.startsWith('wait') ? 'Reckoning …' : `Not known: ${judgement.todo}`}</>
-  }
+        >
+          {inWhole(view.target.rhPercent)}
+          {THIN}%
+        </Figure>
+      )}
+      :{' '}
+      <Figure answer={floorAnswer(report.floor)}>
+        {inWhole(report.floor.rhPercent)}
+        {THIN}%
+      </Figure>{' '}
+      at best
+    </>
+  )
 }
 
 /** What lies behind the answer: the cause of the width, or what would do. */

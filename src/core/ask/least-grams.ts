@@ -15,6 +15,8 @@ export interface Sizing {
   readonly limitRhPercent: PercentRh
   readonly span: LimitSpan
   readonly mostG: Grams
+  /** Where to begin: near what the answer may be; left out: in the middle. */
+  readonly nearG?: Grams
   /** The search ends when the bounds are this near, as a ratio above 1. */
   readonly ratio: number
 }
@@ -34,29 +36,42 @@ const withCharge = (model: BoxModel, charge: ChargeModel, dryMassG: Grams): BoxM
   ],
 })
 
+/** How far the search walks at first, as a ratio. */
+const STRIDE = 1.5
+
 /**
- * The least grams with which the box stays below the limit over the span: halving in ln(grams).
+ * The least grams with which the box stays below the limit over the span: a walk in ln(grams) until the answer lies
+ * between two tries, then halving.
  * @param rings of each spool; 0: spools are lumped
  */
 export function leastGrams(
   model: BoxModel,
-  { charge, limitRhPercent, span, mostG, ratio }: Sizing,
+  { charge, limitRhPercent, span, mostG, nearG, ratio }: Sizing,
   options: SimulationOptions,
   rings = 0,
 ): LeastGrams {
-  const tried = (grams: Grams) =>
-    firstAbove(withCharge(model, charge, grams), limitRhPercent, span, options, rings)
-  const most = tried(mostG)
-  if (most.ends === 'unfinished') return { ends: 'unfinished', why: most.why }
-  if (most.ends === 'passes') return { ends: 'no amount does' }
   let low = LEAST_G
   let high = mostG
-  while (high / low > ratio) {
-    const middle = Math.sqrt(low * high)
-    const passing = tried(middle)
+  let mostHolds = false
+  let stride = STRIDE
+  let tried = Math.min(Math.max(nearG ?? Math.sqrt(LEAST_G * mostG), LEAST_G), mostG)
+  for (;;) {
+    const passing = firstAbove(withCharge(model, charge, tried), limitRhPercent, span, options, rings)
     if (passing.ends === 'unfinished') return { ends: 'unfinished', why: passing.why }
-    if (passing.ends === 'holds') high = middle
-    else low = middle
+    if (passing.ends === 'holds') {
+      high = tried
+      mostHolds = true
+    } else {
+      if (tried >= mostG) return { ends: 'no amount does' }
+      low = tried
+    }
+    if (mostHolds && high / low <= ratio) return { ends: 'found', grams: high }
+    const isBetween = mostHolds && low > LEAST_G
+    tried = isBetween
+      ? Math.sqrt(low * high)
+      : mostHolds
+        ? Math.max(high / stride, Math.sqrt(LEAST_G * high))
+        : Math.min(low * stride, mostG)
+    stride *= STRIDE
   }
-  return { ends: 'found', grams: high }
 }

@@ -52,11 +52,11 @@ export function estimateGrams(
   options: ReportOptions,
   weeks: readonly number[],
 ): GramsWanted[] {
-  const { draws, weights, datesS } = estimateWithDraws(facts, options)
+  const { draws, weights, inflows } = estimateWithDraws(facts, options)
   const list: GramsWanted[] = []
   for (const remedy of REMEDIES)
     for (const n of weeks) {
-      const wanted = gramsWanted(facts, draws, weights, datesS, remedy, n, options.shouldStop)
+      const wanted = gramsWanted(facts, draws, weights, inflows, remedy, n, options.shouldStop)
       if (wanted) list.push(wanted)
     }
   return list
@@ -83,7 +83,7 @@ function estimateWithDraws(facts: BoxFacts, options: ReportOptions) {
   const temperatureC = point.temperatureC
   const saturation = saturationDensityGPerL(temperatureC)
   const roomRhPercent = percentFromFraction(point.vapourDensityGPerL / saturation)
-  const { streams, inflowMgPerDay } = streamsNow(draws, weights)
+  const { streams, inflows, inflowMgPerDay } = streamsNow(draws, weights)
   const leaves =
     target === null
       ? null
@@ -152,7 +152,7 @@ function estimateWithDraws(facts: BoxFacts, options: ReportOptions) {
       ...evenPicks(datesS, weights, SAMPLE_DRAWS).map(pick => draws[pick]!.values),
     ],
   }
-  return { report, draws, weights, datesS }
+  return { report, draws, weights, inflows }
 }
 
 /** The charge that has been inside longest, in the facts' order. */

@@ -9,7 +9,7 @@ import { ENSEMBLE_TOLERANCES } from './posterior.ts'
 import { evenPicks } from './weighted.ts'
 
 const MOST_G = 1500
-const DRAWS = 25
+const DRAWS = 40
 /** Nine draws in ten must hold. */
 const SURE = 0.9
 
@@ -76,13 +76,13 @@ function freshCharge(facts: BoxFacts, draw: StandingDraw, index: number): Charge
 /**
  * Grams of beads, fresh from the usual heating and put in now, that hold the strictest target for so many weeks in
  * nine draws of ten.
- * @param datesS when each draw leaves the target: the draws used are spread evenly along them
+ * @param inflows what comes into the air in each draw: the draws used are spread evenly along it
  */
 export function gramsWanted(
   facts: BoxFacts,
   draws: readonly StandingDraw[],
   weights: ArrayLike<number>,
-  datesS: ArrayLike<number>,
+  inflows: ArrayLike<number>,
   remedy: Remedy,
   weeks: number,
   shouldStop?: () => boolean,
@@ -92,16 +92,27 @@ export function gramsWanted(
   if (index < 0 || limitRhPercent === null) return null
   const span = { fromS: facts.nowS, toS: facts.nowS + secondsFromDays(7 * weeks), settleS: SETTLES_S }
   const perDraw: number[] = []
-  for (const pick of evenPicks(datesS, weights, DRAWS)) {
+  // neighbours in what comes in want nearly the same: each begins where the one before ended
+  let nearG: Grams | undefined
+  for (const pick of evenPicks(inflows, weights, DRAWS)) {
     if (shouldStop?.()) return null
     const draw = draws[pick]!
     const sizing = leastGrams(
       remedied(draw, remedy),
-      { charge: freshCharge(facts, draw, index), limitRhPercent, span, mostG: MOST_G, ratio: SEARCH_RATIO },
+      {
+        charge: freshCharge(facts, draw, index),
+        limitRhPercent,
+        span,
+        mostG: MOST_G,
+        ratio: SEARCH_RATIO,
+        ...(nearG === undefined ? {} : { nearG }),
+      },
       ENSEMBLE_TOLERANCES,
     )
     // a run that broke off says nothing: it is left out, not read as one answer or the other
-    if (sizing.ends !== 'unfinished') perDraw.push(sizing.ends === 'found' ? sizing.grams : MOST_G)
+    if (sizing.ends === 'unfinished') continue
+    if (sizing.ends === 'found') nearG = sizing.grams
+    perDraw.push(sizing.ends === 'found' ? sizing.grams : MOST_G)
   }
   if (perDraw.length === 0) return null
   perDraw.sort((a, b) => a - b)

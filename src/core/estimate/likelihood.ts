@@ -4,7 +4,7 @@ import type { BoxFacts } from '../evidence/facts.ts'
 import { OFFSET_SHARE } from './unknowns.ts'
 
 /** What the lumped model itself may miss a reading by, % RH, one standard deviation. */
-const MODEL_SPREAD_RH = 1
+export const MODEL_SPREAD_RH = 1
 
 /** What the model's water in the beads may be wrong by, one standard deviation: a share of it, and at least so much. */
 const MODEL_SHARE_OF_WATER = 0.01

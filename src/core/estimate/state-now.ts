@@ -48,7 +48,7 @@ function streamsOf(draw: StandingDraw): DrawStream[] {
 export function streamsNow(
   draws: readonly StandingDraw[],
   weights: ArrayLike<number>,
-): { readonly streams: Stream[]; readonly inflowMgPerDay: Spread } {
+): { readonly streams: Stream[]; readonly inflows: Float64Array; readonly inflowMgPerDay: Spread } {
   const inflows = new Float64Array(draws.length)
   const ways: { way: Way; flows: (DrawStream | null)[] }[] = []
   draws.forEach((draw, d) => {
@@ -65,7 +65,7 @@ export function streamsNow(
     const known = flows.filter(flow => flow !== null)
     return { ...nearest(known, flow => flow.mgPerDay, spread.middle), spread }
   })
-  return { streams, inflowMgPerDay: spreadOf(inflows, weights) }
+  return { streams, inflows, inflowMgPerDay: spreadOf(inflows, weights) }
 }
 
 const nearest = <T>(items: readonly T[], valueOf: (item: T) => number, wanted: number): T =>

@@ -101,7 +101,9 @@ const GramsFigure = ({
   readonly after?: string
 }) => {
   const { weight } = useMeasures()
-  const price = moneyFor(roundedGrams(item.grams!), usePreferences().preferences)
+  const most = roundedGrams(item.grams!)
+  const least = roundedGrams(tenthOf(item.perDraw))
+  const price = moneyFor(most, usePreferences().preferences)
   return (
     <Figure
       answer={shareAnswer(
@@ -113,13 +115,14 @@ const GramsFigure = ({
       )}
       {...(after === undefined ? {} : { after })}
     >
-      <strong>
-        {weight.text(roundedGrams(item.grams!))}
-        {price && `, ${price}`}
-      </strong>{' '}
-      <span className="pencil">
-        ({weight.bare(roundedGrams(tenthOf(item.perDraw)))}–{weight.bare(roundedGrams(item.grams!))})
-      </span>
+      <strong>{weight.text(most)}</strong>
+      {least !== most && (
+        <span className="pencil">
+          {' '}
+          ({weight.bare(least)}–{weight.bare(most)})
+        </span>
+      )}
+      {price && <strong>, {price}</strong>}
       {words} {item.weeks} weeks
     </Figure>
   )

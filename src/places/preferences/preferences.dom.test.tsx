@@ -64,7 +64,7 @@ describe('preferences', () => {
     const text = document.body.textContent.replaceAll('\u2006', ' ')
     expect(text).toMatch(/21\.57 in/)
     expect(text).toMatch(/\d+ qt/)
-    expect(text).toMatch(/7\.05 oz, £3\.20 would hold 8 weeks/)
+    expect(text).toMatch(/7\.05 oz \(6\.70–7\.05\), £3\.20 would hold 8 weeks/)
     expect(text).not.toMatch(/\d g\b|\bmm\b/)
   })
 })

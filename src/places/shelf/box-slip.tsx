@@ -1,13 +1,11 @@
-import { secondsFromMs } from '#units/time.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
-import { dateAnswer, enteredAnswer, targetAnswer } from '#core/answers/answers.ts'
-import { floorAnswer } from '#core/answers/box-answers.ts'
+import { enteredAnswer, targetAnswer } from '#core/answers/answers.ts'
 import type { BoxJudgement } from '#core/verdict/box.ts'
-import { msFromSeconds } from '#units/time.ts'
 import type { BoxView } from '#journal/box-view.ts'
 import { shortDayText } from '#ui/dates.ts'
 import { FigureInk } from '#ui/figure.tsx'
 import { inWhole, THIN } from '#ui/format.ts'
+import { judgementWords } from '#ui/judgement-words.ts'
 import { markColour, StateMark, type MarkWord } from '#draw/state-mark.tsx'
 import { InkLink } from '#ui/ink-link.tsx'
 import { SLIP } from '#draw/shelf-layout.ts'
@@ -112,13 +110,6 @@ export function BoxSlip({ view, report, judgement, nowMs, zone, x, y }: Props) {
   )
 }
 
-/** What fits on a slip. */
-const SHORT_TODO: Readonly<Record<string, string>> = {
-  'weigh the beads': 'weigh beads',
-  'put a spool in: it has no target yet': 'no spool',
-  'tell what desiccant is in it': 'no beads',
-}
-
 const StateMarkInk = ({ word }: { readonly word: MarkWord }) => (
   <g transform="translate(0 -7)">
     <StateMark word={word} />
@@ -126,56 +117,19 @@ const StateMarkInk = ({ word }: { readonly word: MarkWord }) => (
 )
 
 function JudgementInk({ view, report, judgement, nowMs, zone }: Omit<Props, 'x' | 'y'>) {
-  const at = { x: 9, y: 52 }
-  const day = (seconds: number) => shortDayText(msFromSeconds(seconds), nowMs, zone)
-  switch (judgement.word) {
-    case 'good until':
-    case 'renew by': {
-      const beyond = report?.leaves?.beyondHorizon.early
-      return (
-        <FigureInk
-          answer={dateAnswer(judgement.word, 0.1, report?.leaves?.sharesOfDates ?? [], report?.draws ?? 0)}
-        >
-          <text {...at} className={view.known.word === 'reckoned' ? 'ink-aside' : 'ink-line'}>
-            {beyond
-              ? 'good for over a year'
-              : `${judgement.word} ${judgement.dateS <= secondsFromMs(nowMs) + 86_400 ? 'today' : day(judgement.dateS)}`}
-          </text>
-        </FigureInk>
-      )
-    }
-    case 'over since':
-      return (
-        <FigureInk
-          answer={enteredAnswer(
-            'over since',
-            'first reading of this run above the target',
-            judgement.dateS,
-            'date',
-            'measured',
-          )}
-        >
-          <text {...at} className="ink-line">
-            over since {day(judgement.dateS)}
-          </text>
-        </FigureInk>
-      )
-    case "can't reach":
-      return report?.floor ? (
-        <FigureInk answer={floorAnswer(report.floor)}>
-          <text {...at} className="ink-line">
-            can’t reach: {inWhole(report.floor.rhPercent)}
-            {THIN}% at best
-          </text>
-        </FigureInk>
-      ) : null
-    case 'not known':
-      return (
-        <text {...at} className="ink-aside">
-          {report || judgement.todo !== 'wait: still reckoning'
-            ? `not known: ${SHORT_TODO[judgement.todo] ?? judgement.todo}`
-            : 'reckoning …'}
-        </text>
-      )
-  }
+  const words = judgementWords(judgement, report, nowMs, zone, true)
+  if (!words) return null
+  const { lead, figure, tail } = words
+  const text = (
+    <text
+      x="9"
+      y="52"
+      className={figure === null || view.known.word === 'reckoned' ? 'ink-aside' : 'ink-line'}
+    >
+      {lead}
+      {figure?.text}
+      {tail}
+    </text>
+  )
+  return figure ? <FigureInk answer={figure.answer}>{text}</FigureInk> : text
 }

@@ -72,7 +72,7 @@ describe('a slip', () => {
       /Cox.*of 25holdsgood until 7 Jan 2026/,
     ],
     ['renew by', 'cox', { word: 'renew by', dateS: days(5), latestS: days(9) }, /renew by 13 Nov/],
-    ['renew today', 'cox', { word: 'renew by', dateS: days(0), latestS: days(9) }, /renew by today/],
+    ['renew today', 'cox', { word: 'renew by', dateS: days(0), latestS: days(9) }, /renew today/],
     ['over since', 'rigger', { word: 'over since', dateS: days(-40) }, /overover since 29 Sep/],
     [
       'can’t reach',

@@ -1,0 +1,86 @@
+import { dateAnswer, enteredAnswer } from '#core/answers/answers.ts'
+import { floorAnswer } from '#core/answers/box-answers.ts'
+import type { Answer } from '#core/answer.ts'
+import type { BoxReport } from '#core/estimate/report.ts'
+import type { BoxJudgement } from '#core/verdict/box.ts'
+import { msFromSeconds } from '#units/time.ts'
+import { dayText, isoDay, shortDayText } from './dates.ts'
+import { inWhole, THIN } from './format.ts'
+
+/** A judgement in words, the same on the page, the slip and the card: what leads, the figure with its reason, the rest. */
+export interface JudgementWords {
+  readonly lead: string
+  readonly figure: { readonly answer: Answer; readonly text: string } | null
+  readonly tail: string
+}
+
+const isToday = (seconds: number, nowMs: number, zone: string): boolean =>
+  isoDay(msFromSeconds(seconds), zone) === isoDay(nowMs, zone)
+
+/** A day as it stands in a sentence, or on a slip where there is less room. */
+export const dayWord = (seconds: number, nowMs: number, zone: string, short = false): string =>
+  isToday(seconds, nowMs, zone)
+    ? 'today'
+    : (short ? shortDayText : dayText)(msFromSeconds(seconds), nowMs, zone)
+
+/** @returns null while there is no reckoning to say it by */
+export function judgementWords(
+  judgement: BoxJudgement,
+  report: BoxReport | undefined,
+  nowMs: number,
+  zone: string,
+  short = false,
+): JudgementWords | null {
+  switch (judgement.word) {
+    case 'good until':
+    case 'renew by': {
+      const leaves = report?.leaves
+      if (!leaves) return null
+      const answer = dateAnswer(judgement.word, 0.1, leaves.sharesOfDates, report.draws)
+      if (leaves.beyondHorizon.early)
+        return { lead: 'good ', figure: { answer, text: 'for over a year' }, tail: '' }
+      const text = dayWord(judgement.dateS, nowMs, zone, short)
+      const lead = judgement.word === 'good until' ? 'good until ' : text === 'today' ? 'renew ' : 'renew by '
+      return { lead, figure: { answer, text }, tail: '' }
+    }
+    case 'over since':
+      return {
+        lead: 'over since ',
+        figure: {
+          answer: enteredAnswer(
+            'over since',
+            'first reading of this run above the target',
+            judgement.dateS,
+            'date',
+            'measured',
+          ),
+          text: dayWord(judgement.dateS, nowMs, zone, short),
+        },
+        tail: '',
+      }
+    case "can't reach":
+      return report?.floor
+        ? {
+            lead: 'can’t reach: ',
+            figure: {
+              answer: floorAnswer(report.floor),
+              text: `${inWhole(report.floor.rhPercent)}${THIN}%`,
+            },
+            tail: ' at best',
+          }
+        : null
+    case 'not known': {
+      const todo = short ? (SHORT_TODO[judgement.todo] ?? judgement.todo) : judgement.todo
+      return judgement.todo.startsWith('wait') && !report
+        ? { lead: 'reckoning …', figure: null, tail: '' }
+        : { lead: `not known: ${todo}`, figure: null, tail: '' }
+    }
+  }
+}
+
+/** What fits on a slip. */
+const SHORT_TODO: Readonly<Record<string, string>> = {
+  'weigh the beads': 'weigh beads',
+  'put a spool in: it has no target yet': 'no spool',
+  'tell what desiccant is in it': 'no beads',
+}
