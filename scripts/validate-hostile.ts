@@ -1,6 +1,6 @@
 // Files nobody meant well with: none may crash the readers, none may get an invalid entry past them.
 // Whole: 10 000, writes docs/validation/hostile.json. `--fifth`: a seeded fifth, nothing written.
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { boathouseLoft } from '../demo/loft.ts'
 import { seededRandom } from '../src/core/estimate/random.ts'
@@ -12,6 +12,7 @@ import { fold } from '../src/journal/fold.ts'
 import { bringReadings } from '../src/places/files/bring-file.ts'
 import { readingsFile } from '../src/places/files/make-files.ts'
 import { coreHash } from './core-hash.mjs'
+import { keptHash } from './kept-hash.ts'
 import { root } from './set-up.mjs'
 
 const WHOLE = 10_000
@@ -86,13 +87,7 @@ if (!fifth) {
   mkdirSync(join(root, 'docs/validation'), { recursive: true })
   writeFileSync(file, `${JSON.stringify(result, null, 2)}\n`)
 } else {
-  const kept: unknown = JSON.parse(readFileSync(file, 'utf8'))
-  if (
-    typeof kept !== 'object' ||
-    kept === null ||
-    !('coreHash' in kept) ||
-    kept.coreHash !== result.coreHash
-  ) {
+  if (keptHash(file) !== result.coreHash) {
     console.error('docs/validation is older than src/core: run npm run validate.')
     process.exit(1)
   }

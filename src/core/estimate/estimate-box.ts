@@ -24,7 +24,7 @@ import { HORIZON_S } from './model-of-draw.ts'
 import { samplePosterior } from './posterior.ts'
 import { seededRandom } from './random.ts'
 import type { BoxReport } from './report.ts'
-import { chargesNow, spoolsNow, streamsNow } from './state-now.ts'
+import { chargesNow, spoolsNow, streamsNow, streamsOf } from './state-now.ts'
 import { strictestCost } from './strictest.ts'
 import { unknownsOf } from './unknowns.ts'
 import { evenPicks, spreadOf, weightedQuantile } from './weighted.ts'
@@ -83,7 +83,8 @@ function estimateWithDraws(facts: BoxFacts, options: ReportOptions) {
   const temperatureC = point.temperatureC
   const saturation = saturationDensityGPerL(temperatureC)
   const roomRhPercent = percentFromFraction(point.vapourDensityGPerL / saturation)
-  const { streams, inflows, inflowMgPerDay } = streamsNow(draws, weights)
+  const perDraw = draws.map(streamsOf)
+  const { streams, inflows, inflowMgPerDay } = streamsNow(perDraw, weights)
   const leaves =
     target === null
       ? null
@@ -127,7 +128,7 @@ function estimateWithDraws(facts: BoxFacts, options: ReportOptions) {
     ),
     inflowMgPerDay,
     streams,
-    ...chargesNow(facts, draws, weights, { rhPercent: roomRhPercent, temperatureC }),
+    ...chargesNow(facts, draws, perDraw, weights, { rhPercent: roomRhPercent, temperatureC }),
     spools: spoolsNow(
       facts,
       draws,

@@ -14,10 +14,10 @@ import { freshLoadingGPerG, futureModel } from './model-of-draw.ts'
 import type { ChargeNow, SpoolNow, Stream } from './report.ts'
 import { spreadOf, type Spread } from './weighted.ts'
 
-type DrawStream = Omit<Stream, 'spread'>
+export type DrawStream = Omit<Stream, 'spread'>
 
 /** Every way water takes now, as one draw has it. */
-function streamsOf(draw: StandingDraw): DrawStream[] {
+export function streamsOf(draw: StandingDraw): DrawStream[] {
   const { atS } = draw.now
   const model = futureModel(draw)
   const point = { temperatureC: 0, vapourDensityGPerL: 0 }
@@ -44,17 +44,20 @@ function streamsOf(draw: StandingDraw): DrawStream[] {
     })
 }
 
-/** Every way water takes now, all draws together, and all that comes in. Each shows the draw nearest to the middle. */
+/**
+ * Every way water takes now, all draws together, and all that comes in. Each shows the draw nearest to the middle.
+ * @param perDraw the ways of each draw
+ */
 export function streamsNow(
-  draws: readonly StandingDraw[],
+  perDraw: readonly (readonly DrawStream[])[],
   weights: ArrayLike<number>,
 ): { readonly streams: Stream[]; readonly inflows: Float64Array; readonly inflowMgPerDay: Spread } {
-  const inflows = new Float64Array(draws.length)
+  const inflows = new Float64Array(perDraw.length)
   const ways: { way: Way; flows: (DrawStream | null)[] }[] = []
-  draws.forEach((draw, d) => {
-    for (const stream of streamsOf(draw)) {
+  perDraw.forEach((ofDraw, d) => {
+    for (const stream of ofDraw) {
       let known = ways.find(item => isSameWay(item.way, stream.way))
-      if (!known) ways.push((known = { way: stream.way, flows: draws.map(() => null) }))
+      if (!known) ways.push((known = { way: stream.way, flows: perDraw.map(() => null) }))
       known.flows[d] = stream
       if (stream.way.by !== 'charge') inflows[d]! += Math.max(0, stream.mgPerDay)
     }
@@ -90,10 +93,10 @@ interface Held {
 function heldIn(
   facts: BoxFacts,
   draw: StandingDraw,
+  streams: readonly DrawStream[],
   inside: readonly number[],
   room: { rhPercent: PercentRh; temperatureC: number },
 ): Held[] {
-  const streams = streamsOf(draw)
   const leakLPerH = inletLPerH(streams)
   const charges = inside.map(i => draw.model.charges[i]!)
   // charges side by side: the air stands at the target when they, all together, let it
@@ -169,22 +172,23 @@ function chargeNow(ids: readonly string[], held: readonly Held[], weights: Array
 export function chargesNow(
   facts: BoxFacts,
   draws: readonly StandingDraw[],
+  perDraw: readonly (readonly DrawStream[])[],
   weights: ArrayLike<number>,
   room: { rhPercent: PercentRh; temperatureC: number },
 ): { readonly charges: ChargeNow[]; readonly held: ChargeNow | null } {
   const inside = facts.charges.flatMap((charge, i) => (isPresent(charge, facts.nowS) ? [i] : []))
   if (inside.length === 0) return { charges: [], held: null }
-  const perDraw = draws.map(draw => heldIn(facts, draw, inside, room))
+  const heldPerDraw = draws.map((draw, d) => heldIn(facts, draw, perDraw[d]!, inside, room))
   const ids = inside.map(i => facts.charges[i]!.id)
   return {
     charges: ids.map((id, at) =>
       chargeNow(
         [id],
-        perDraw.map(held => held[at]!),
+        heldPerDraw.map(held => held[at]!),
         weights,
       ),
     ),
-    held: chargeNow(ids, perDraw.map(togetherOf), weights),
+    held: chargeNow(ids, heldPerDraw.map(togetherOf), weights),
   }
 }
 
