@@ -6,10 +6,10 @@ import { coreHash } from './scripts/core-hash.mjs'
 const PAPER = '#f5efe1'
 
 // Relative addresses: the built folder works from any place and sub-path.
-export default defineConfig({
+export default defineConfig(async () => ({
   base: './',
   // results worked out with another science are worked out again
-  define: { SCIENCE_VERSION: JSON.stringify(coreHash()) },
+  define: { SCIENCE_VERSION: JSON.stringify(await coreHash()) },
   plugins: [
     react(),
     VitePWA({
@@ -45,7 +45,7 @@ export default defineConfig({
       },
     }),
   ],
-  worker: { format: 'es' },
+  worker: { format: 'es' as const },
   build: { target: 'es2022', chunkSizeWarningLimit: 900, manifest: true },
   server: { host: '127.0.0.1' },
-})
+}))

@@ -1,1 +1,1 @@
-export function coreHash(): string
+export function coreHash(): Promise<string>

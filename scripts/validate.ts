@@ -48,7 +48,7 @@ const result = {
   falseContradictions: contradictions,
   softenedForWantOfDraws: softened,
   effectiveDraws: { least: Math.round(effective[0]!), median: Math.round(effective[Math.floor(boxes / 2)]!) },
-  coreHash: coreHash(),
+  coreHash: await coreHash(),
 }
 console.log(JSON.stringify(result, null, 2))
 
