@@ -66,6 +66,8 @@ describe('moves on the shelf', () => {
     const spool = await middle(page, '[data-thing="cox-spool-1"]')
     await page.touchscreen.touchStart(spool.x, spool.y)
     await page.waitForSelector('.held-word')
+    // no finger is gone in the frame that shows it has taken hold
+    await page.evaluate(() => new Promise(done => setTimeout(done, 100)))
     await page.touchscreen.touchEnd()
     await page.waitForSelector('.move-form')
     expect(await page.$eval('.move-form select', select => select.value)).toBe('cox-spool-1')

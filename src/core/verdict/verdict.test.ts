@@ -73,7 +73,7 @@ test('knowledge: seen or reckoned', () => {
 test('spool: clean, usable, expect trouble', () => {
   expect(spoolWord(MATERIALS.PLA, 0.1)).toBe('clean')
   expect(spoolWord(MATERIALS.PLA, 0.2)).toBe('usable')
-  expect(spoolWord(MATERIALS.PLA, 0.26)).toBe('expect trouble')
+  expect(spoolWord(MATERIALS.PLA, 0.46)).toBe('expect trouble')
   expect(spoolWord(MATERIALS.PP, 0.06)).toBe('usable')
 })
 
