@@ -160,7 +160,7 @@ export const BOXES: readonly LoftBox[] = [
     holder: 'basket',
     freshness: 'new',
     spools: [spool('PA6-CF slate', 'PA6-CF', 'slate', 640, 'dried today')],
-    truth: { leakLPerH: 0.13, firstLoadingGPerG: 0.012 },
+    truth: { leakLPerH: 0.13, freshnessShare: 0.05 },
     events: [heated(33, 118, 3)],
   },
   {

@@ -1,7 +1,7 @@
 import { Fragment, type ReactNode } from 'react'
 import { CONTAINERS, type ContainerKind } from '#core/container/container.ts'
 import { SpoolEdge, SpoolFace, SpoolFlat, type DrawnSpool } from './spool-drawing.tsx'
-import { Vessel, type VesselFill } from './vessel.tsx'
+import { Vessel, type HoldPart, type VesselFill } from './vessel.tsx'
 
 export interface DrawnBox {
   readonly container: ContainerKind
@@ -21,7 +21,7 @@ interface Props {
   readonly px2PerG?: number
   /** Puts a hand on what can be moved. */
   readonly holdSpool?: Hold<DrawnSpool>
-  readonly holdVessel?: (drawing: ReactNode) => ReactNode
+  readonly holdCharge?: HoldPart
 }
 type Hold<Thing> = (thing: Thing, drawing: ReactNode) => ReactNode
 const asDrawn = (_: DrawnSpool, drawing: ReactNode): ReactNode => drawing
@@ -51,7 +51,7 @@ export function BoxDrawing({
   y,
   px2PerG,
   holdSpool = asDrawn,
-  holdVessel = drawing => drawing,
+  holdCharge,
 }: Props) {
   const { baseShare } = CONTAINERS[box.container]
   const width = box.widthMm * scale
@@ -86,17 +86,17 @@ export function BoxDrawing({
         floor={floor}
         hold={holdSpool}
       />
-      {vessel &&
-        holdVessel(
-          <Vessel
-            fill={vessel}
-            x={centre}
-            y={y - 1}
-            height={Math.min(Math.max(under - 7, 9), MOST_VESSEL_PX * Math.max(1, scale / SHELF_SCALE))}
-            maxWidth={width - 2 * inset - 10}
-            {...(px2PerG === undefined ? {} : { px2PerG })}
-          />,
-        )}
+      {vessel && (
+        <Vessel
+          fill={vessel}
+          x={centre}
+          y={y - 1}
+          height={Math.min(Math.max(under - 7, 9), MOST_VESSEL_PX * Math.max(1, scale / SHELF_SCALE))}
+          maxWidth={width - 2 * inset - 10}
+          {...(px2PerG === undefined ? {} : { px2PerG })}
+          {...(holdCharge === undefined ? {} : { holdPart: holdCharge })}
+        />
+      )}
     </g>
   )
 }

@@ -7,11 +7,13 @@ import type { VesselFill } from './vessel.tsx'
 export function vesselOf(view: BoxView, report: BoxReport | undefined): VesselFill | null {
   if (view.charges.length === 0) return null
   const now = report?.held
+  const parts = view.charges.map(charge => ({
+    id: charge.chargeId,
+    capacityG: charge.dryMassG * DESICCANTS[charge.desiccant].sorbent.mostGPerG,
+  }))
   return {
-    capacityG: view.charges.reduce(
-      (sum, charge) => sum + charge.dryMassG * DESICCANTS[charge.desiccant].sorbent.mostGPerG,
-      0,
-    ),
+    parts,
+    capacityG: parts.reduce((sum, part) => sum + part.capacityG, 0),
     heldG: now?.waterG ?? null,
     notchG: now?.notchG ?? null,
     pencil: view.charges.some(charge => charge.massKnown === 'assumed') || view.last === null,

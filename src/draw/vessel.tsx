@@ -1,3 +1,5 @@
+import { Fragment, type ReactNode } from 'react'
+
 /** Grams drawn as area: the same for every vessel on a page, printed beside it. */
 export const SHELF_PX2_PER_G = 14
 
@@ -7,7 +9,13 @@ export interface VesselFill {
   readonly notchG: number | null
   /** Beads nobody measured: the whole vessel is pencil. */
   readonly pencil: boolean
+  /** The charges in it, each a compartment as wide as what it can hold. */
+  readonly parts: readonly { readonly id: string; readonly capacityG: number }[]
 }
+
+/** Puts a hand on one charge of a vessel. */
+export type HoldPart = (id: string, drawing: ReactNode) => ReactNode
+const asDrawn: HoldPart = (_, drawing) => drawing
 
 /**
  * The charge as a vessel standing on (x, y): water level is grams held, the notch in the right wall stands where the
@@ -20,6 +28,7 @@ export function Vessel({
   height,
   px2PerG = SHELF_PX2_PER_G,
   maxWidth = Infinity,
+  holdPart = asDrawn,
 }: {
   readonly fill: VesselFill
   readonly x: number
@@ -27,11 +36,13 @@ export function Vessel({
   readonly height: number
   readonly px2PerG?: number
   readonly maxWidth?: number
+  readonly holdPart?: HoldPart
 }) {
   const width = vesselWidth(fill.capacityG, height, px2PerG, maxWidth)
   const level = (grams: number) => Math.min((grams * px2PerG) / width, height)
   const left = x - width / 2
   const lip = 3
+  const compartments = compartmentsOf(fill, left, width)
   return (
     <g className={fill.pencil ? 'vessel pencil-lines' : 'vessel'}>
       {fill.heldG !== null && (
@@ -44,8 +55,29 @@ export function Vessel({
       {fill.notchG !== null && (
         <path d={`M${left + width} ${y - level(fill.notchG) - 3.2}v6.4l-4 -3.2z`} className="notch" />
       )}
+      {compartments.slice(1).map(part => (
+        <path key={part.id} d={`M${part.x} ${y}V${y - height}`} className="vessel-wall" />
+      ))}
+      {compartments.map(part => (
+        <Fragment key={part.id}>
+          {holdPart(
+            part.id,
+            <rect x={part.x} y={y - height} width={part.width} height={height} className="hand-hold" />,
+          )}
+        </Fragment>
+      ))}
     </g>
   )
+}
+
+function compartmentsOf({ parts }: VesselFill, left: number, width: number) {
+  const total = parts.reduce((sum, part) => sum + part.capacityG, 0)
+  let x = left
+  return parts.map(({ id, capacityG }) => {
+    const compartment = { id, x, width: (width * capacityG) / total }
+    x += compartment.width
+    return compartment
+  })
 }
 
 export const vesselWidth = (

@@ -67,7 +67,7 @@ export const freshLoadingGPerG = (
 
 function chargeModel(
   charge: ChargeFacts,
-  isFirst: boolean,
+  freshnessShare: number,
   values: DrawValues,
   surroundings: Surroundings,
 ): ChargeModel {
@@ -83,7 +83,7 @@ function chargeModel(
     sorbent,
     dryMassG,
     capacityFactor,
-    loadingGPerG: isFirst ? values.firstLoadingGPerG : lowGPerG + (highGPerG - lowGPerG) * values.laterShare,
+    loadingGPerG: lowGPerG + (highGPerG - lowGPerG) * freshnessShare,
     conductanceLPerH: HOLDERS[charge.holder].conductanceLPerH * values.holderFactor,
     solidsL: charge.dryMassG / bulkDensityGPerMl / 1000,
     renewals: charge.heatings.map(heating => ({
@@ -126,13 +126,18 @@ const spoolModel = (spool: SpoolFacts, values: DrawValues): SpoolModel => ({
 /** The box as one draw takes it, from its first entry on. */
 export function modelOfDraw(facts: BoxFacts, values: DrawValues): BoxModel {
   const surroundings = drawSurroundings(facts, values)
+  const firstInS = Math.min(...facts.charges.map(charge => charge.inS))
   const model: BoxModel = {
     insideL: facts.insideL,
     inlets: [
       { by: 'lid', conductanceLPerH: values.leakLPerH },
       { by: 'wall', ...facts.wall },
     ],
-    charges: facts.charges.map((charge, i) => chargeModel(charge, i === 0, values, surroundings)),
+    charges: facts.charges.map(charge => {
+      // what went in together was bought and stored together
+      const share = charge.inS === firstInS ? values.freshnessShare : values.laterShare
+      return chargeModel(charge, share, values, surroundings)
+    }),
     spools: facts.spools.map(spool => spoolModel(spool, values)),
     ...settledOpenings(facts.openings, facts.nowS - SETTLED_S, SETTLED_S),
     airRhPercent: 'room',

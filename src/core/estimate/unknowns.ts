@@ -10,8 +10,8 @@ export interface DrawValues {
   readonly massDeviations: number
   /** What its beads can hold, in standard deviations between makes. */
   readonly capacityDeviations: number
-  /** Loading of the first charge when it went in. */
-  readonly firstLoadingGPerG: number
+  /** Where in its range of freshness each charge lies that was there from the first, 0…1. */
+  readonly freshnessShare: number
   /** Loading beyond the isotherm's that heating leaves. */
   readonly residueGPerG: number
   /** Where in its range of freshness every later charge lies, 0…1. */
@@ -50,8 +50,7 @@ export function unknownsOf(facts: BoxFacts): Unknown[] {
     { id: 'room', name: "the room's air", ask: 'what the same display reads outside the box' },
     { id: 'offset', name: "the display's own error", ask: null },
   ]
-  const first = facts.charges[0]
-  if (first) {
+  if (facts.charges.length > 0) {
     const isAssumed = facts.charges.some(charge => charge.massKnowledge === 'assumed')
     if (facts.charges.some(charge => DRY_MASS_SPREAD[charge.massKnowledge] > 0))
       list.push({
@@ -82,7 +81,6 @@ export function drawValues(facts: BoxFacts, unknowns: readonly Unknown[], z: Arr
     return index < 0 ? 0 : z[index]!
   }
   const between = (low: number, high: number, id: string) => low + (high - low) * normalCdf(at(id))
-  const first = facts.charges[0]
   const knownRoom = facts.room.readings.length > 0
   const wetnessShare: Record<string, number> = {}
   for (const group of wetnessGroups(facts)) wetnessShare[group] = normalCdf(at(`wet:${group}`))
@@ -90,7 +88,7 @@ export function drawValues(facts: BoxFacts, unknowns: readonly Unknown[], z: Arr
     leakLPerH: Math.exp(between(Math.log(facts.leak.lowLPerH), Math.log(facts.leak.highLPerH), 'leak')),
     massDeviations: at('mass'),
     capacityDeviations: at('capacity'),
-    firstLoadingGPerG: first ? between(first.freshness.lowGPerG, first.freshness.highGPerG, 'freshness') : 0,
+    freshnessShare: normalCdf(at('freshness')),
     laterShare: normalCdf(at('residue')),
     residueGPerG: between(LEAST_RESIDUE_G_PER_G, MOST_RESIDUE_G_PER_G, 'residue'),
     holderFactor: Math.exp(HOLDER_SPREAD * at('holder')),

@@ -63,7 +63,7 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
   const [search, setSearch] = useSearchParams()
   const [chosen, setDoing] = useState<Doing | null>(null)
   const [meant, setMeant] = useState<ChargeRecord | null>(null)
-  const charge = view.charges.length > 1 ? meant : (view.charges[0] ?? null)
+  const charge = view.charges.length === 1 ? view.charges[0]! : meant
   const hasCharge = view.charges.length > 0
   // what was asked for by name stands in the address
   const doing = chosen ?? DOINGS.find(item => item === search.get('do')) ?? null

@@ -56,7 +56,6 @@ export function TellForm({
   const [value, setValue] = useState('')
   const [error, setError] = useState<string | null>(null)
   if (unknown === 'room') return <LogReading close={close} place={`room:${view.box.roomId}`} />
-  const charge = untold(view, 'mass') ?? view.charges[0]!
   const isMass = unknown === 'mass'
   const choices: Record<string, string> =
     unknown === 'leak'
@@ -101,7 +100,7 @@ export function TellForm({
         {isMass ? (
           <TextInput
             label={`Beads, ${weight.unit}`}
-            description={`${charge.name}; packets times what is printed on them, or ${weight.text(180)} a mug of 250 mL`}
+            description={`${untold(view, 'mass')?.name ?? 'The beads'}; packets times what is printed on them, or ${weight.text(180)} a mug of 250 mL`}
             inputMode="decimal"
             data-autofocus
             value={value}

@@ -96,7 +96,7 @@ const ShelfBox = memo(function ShelfBox({
   readonly slipX: number
   readonly boardY: number
 }) {
-  const { box, spools, charges } = view
+  const { box, spools } = view
   return (
     <DropBox boxId={box.boxId} widthMm={box.widthMm}>
       <InkLink to={`/box/${box.boxId}`} label={`${box.name}, drawn to scale`}>
@@ -108,7 +108,7 @@ const ShelfBox = memo(function ShelfBox({
           x={x}
           y={boardY}
           holdSpool={holdSpool}
-          holdVessel={holdCharge(charges[0]?.chargeId)}
+          holdCharge={holdCharge}
         />
       </InkLink>
       <BoxSlip

@@ -109,10 +109,9 @@ export function ShelfMoves({
 
 export const holdSpool = (spool: object, drawing: ReactNode): ReactNode =>
   'spoolId' in spool ? <Held id={String(spool.spoolId)}>{drawing}</Held> : drawing
-export const holdCharge =
-  (chargeId: string | undefined) =>
-  (drawing: ReactNode): ReactNode =>
-    chargeId === undefined ? drawing : <Held id={chargeId}>{drawing}</Held>
+export const holdCharge = (chargeId: string, drawing: ReactNode): ReactNode => (
+  <Held id={chargeId}>{drawing}</Held>
+)
 
 /** What can be pulled. */
 function Held({ id, children }: { readonly id: string; readonly children: ReactNode }) {
