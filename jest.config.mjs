@@ -16,6 +16,7 @@ const shared = {
     ],
   },
   moduleNameMapper: {
+    '\\.module\\.css$': '<rootDir>/scripts/jest/class-names.mjs',
     '\\.css$': '<rootDir>/scripts/jest/empty.mjs',
     '\\?url$': '<rootDir>/scripts/jest/empty.mjs',
   },

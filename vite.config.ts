@@ -46,6 +46,7 @@ export default defineConfig(async () => ({
     }),
   ],
   worker: { format: 'es' as const },
+  css: { modules: { localsConvention: 'camelCaseOnly' as const } },
   build: { target: 'es2022', chunkSizeWarningLimit: 900, manifest: true },
   server: { host: '127.0.0.1' },
 }))

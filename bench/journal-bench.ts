@@ -50,7 +50,7 @@ export async function journalBench(): Promise<void> {
   )!
   const day = new Date(old.atMs).toISOString().slice(0, 10)
   await page.goto(`${stage.address}#/entries?kind=reading.taken&box=${old.entry.subjects[0]!}`)
-  await page.waitForSelector('.entry-row', { timeout: 60_000 })
+  await page.waitForSelector('[data-part="entry-row"]', { timeout: 60_000 })
   for (let i = 0; i < 60 && (await page.$(`[data-entry="${old.entry.id}"]`)) === null; i++)
     await page.evaluate(() =>
       [...document.querySelectorAll<HTMLElement>('button')]
@@ -61,23 +61,25 @@ export async function journalBench(): Promise<void> {
     id => document.querySelector<HTMLElement>(`[data-entry="${id}"] button`)?.click(),
     old.entry.id,
   )
-  const field = await page.waitForSelector('.form .mantine-TextInput-input')
-  await field!.evaluate(input => (input as HTMLInputElement).select())
+  const field = await page.waitForSelector('[role="dialog"] form input')
+  await field!.evaluate(input => input.select())
   await field!.type('77')
   const edit = await acted(
     () => page.keyboard.press('Enter'),
     () =>
       page.waitForFunction(
-        () => !document.querySelector('.mantine-Modal-content') && document.querySelector('.undo'),
+        () => !document.querySelector('[role="dialog"]') && document.querySelector('[data-part="undo"]'),
       ),
   )
   const after = await records(page)
   console.log(`  one edit of a reading of ${day}: ${edit} ms, ${bytesNew(before, after)} bytes written`)
   const undo = await acted(
-    () => page.click('.undo'),
+    () => page.click('[data-part="undo"]'),
     () =>
       page.waitForFunction(() =>
-        [...document.querySelectorAll('.undo')].some(item => item.textContent.startsWith('Redo')),
+        [...document.querySelectorAll('[data-part="undo"]')].some(item =>
+          item.textContent.startsWith('Redo'),
+        ),
       ),
   )
   console.log(`  one undo: ${undo} ms, ${bytesNew(after, await records(page))} bytes written`)

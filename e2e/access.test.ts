@@ -89,9 +89,9 @@ describe('axe finds nothing serious or critical, by day and by night', () => {
     const page = await stage.open('/demo/box/cox')
     await settled(page)
     for (const [key, wait] of [
-      ['m', '.move-form'],
-      ['n', '.after-line'],
-      ['?', '.key-list'],
+      ['m', '[data-part="move-form"]'],
+      ['n', '[data-part="after-line"]'],
+      ['?', '[data-part="key-list"]'],
     ] as const) {
       if (key === '?') await page.keyboard.down('Shift')
       await page.keyboard.press(key)
@@ -99,12 +99,12 @@ describe('axe finds nothing serious or critical, by day and by night', () => {
       await page.waitForSelector(wait)
       expect(await byDayAndNight(page)).toEqual([])
       await page.keyboard.press('Escape')
-      await page.waitForFunction(() => !document.querySelector('.mantine-Modal-content'))
+      await page.waitForFunction(() => !document.querySelector('[role="dialog"]'))
     }
     await page.keyboard.down('Control')
     await page.keyboard.press('k')
     await page.keyboard.up('Control')
-    await page.waitForSelector('.mantine-Spotlight-search', { visible: true })
+    await page.waitForSelector('input[aria-label="Everything by name"]', { visible: true })
     expect(await byDayAndNight(page)).toEqual([])
     await page.close()
   }, 90_000)
@@ -113,11 +113,11 @@ describe('axe finds nothing serious or critical, by day and by night', () => {
     const page = await stage.open('/demo/box/cox')
     await settled(page)
     await page.keyboard.press('l')
-    await page.waitForSelector('.mantine-Modal-content input')
+    await page.waitForSelector('[role="dialog"] input')
     expect(await byDayAndNight(page)).toEqual([])
     await page.keyboard.press('Escape')
-    await page.waitForFunction(() => !document.querySelector('.mantine-Modal-content'))
-    await page.click('.air-line [data-quantity]')
+    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'))
+    await page.click('[data-part="air-line"] [data-quantity]')
     await page.waitForSelector('[data-why]')
     expect(await byDayAndNight(page)).toEqual([])
     await page.close()

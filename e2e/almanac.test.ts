@@ -24,14 +24,15 @@ test('a reason opens its page; the slider redraws the isotherms', async () => {
   await page.waitForSelector('[data-place="almanac"]')
   expect(await page.$('[data-why]')).toBeNull()
   await page.evaluate(() => (location.hash = '#/demo/almanac/desiccants'))
-  await page.waitForSelector('.isotherms svg path')
-  const drawn = () => page.$eval('.isotherms svg', svg => svg.innerHTML.length + svg.innerHTML.slice(-4000))
+  await page.waitForSelector('[data-part="isotherms"] svg path')
+  const drawn = () =>
+    page.$eval('[data-part="isotherms"] svg', svg => svg.innerHTML.length + svg.innerHTML.slice(-4000))
   const before = await drawn()
   await page.focus('[aria-label="Temperature of the desiccant"]')
   for (let i = 0; i < 25; i++) await page.keyboard.press('ArrowRight')
   await page.waitForFunction(
     text => {
-      const html = document.querySelector('.isotherms svg')?.innerHTML ?? ''
+      const html = document.querySelector('[data-part="isotherms"] svg')?.innerHTML ?? ''
       return html.length + html.slice(-4000) !== text
     },
     { timeout: 5000 },

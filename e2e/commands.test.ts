@@ -12,9 +12,11 @@ const command = async (page: Page, name: string) => {
   await page.keyboard.down('Control')
   await page.keyboard.press('k')
   await page.keyboard.up('Control')
-  const field = await page.waitForSelector('.mantine-Spotlight-search', { visible: true })
+  const field = await page.waitForSelector('input[aria-label="Everything by name"]', { visible: true })
   await field!.type(name)
-  await page.waitForFunction(() => document.querySelectorAll('.mantine-Spotlight-action').length > 0)
+  await page.waitForFunction(
+    () => document.querySelectorAll('[aria-label="Everything by name"] button').length > 0,
+  )
   await page.keyboard.press('ArrowDown')
   await page.keyboard.press('Enter')
 }
@@ -26,14 +28,16 @@ describe('everything by name and by key', () => {
     await place(page, 'preferences')
     await command(page, 'Thole: weigh')
     await place(page, 'box')
-    const field = await page.waitForSelector('.form .mantine-TextInput-input')
+    const field = await page.waitForSelector('[role="dialog"] form input')
     await field!.type('260')
     await page.keyboard.press('Enter')
     await page.waitForFunction(
-      () => !document.querySelector('.mantine-Modal-content') || document.querySelector('.form .notice'),
+      () =>
+        !document.querySelector('[role="dialog"]') ||
+        document.querySelector('[role="dialog"] [role="alert"]'),
     )
     await page.keyboard.press('Escape')
-    await page.waitForFunction(() => !document.querySelector('.mantine-Modal-content'))
+    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'))
     await command(page, 'Entered: everything')
     await place(page, 'entries')
     await command(page, 'Shelf')
@@ -46,11 +50,11 @@ describe('everything by name and by key', () => {
     const page = await stage.open('/demo/box/cox', { fresh: true })
     await settled(page)
     await page.keyboard.press('m')
-    await page.waitForFunction(() => document.activeElement?.closest('.places') !== null)
+    await page.waitForFunction(() => document.activeElement?.closest('[data-part="places"]') !== null)
     await page.keyboard.press('2')
     await page.keyboard.press('Enter')
-    await page.waitForSelector('.undo')
-    await page.waitForFunction(() => !document.querySelector('.mantine-Modal-content'))
+    await page.waitForSelector('[data-part="undo"]')
+    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'))
     const mod = async (key: 'z', shift = false) => {
       await page.keyboard.down('Control')
       if (shift) await page.keyboard.down('Shift')
@@ -59,7 +63,11 @@ describe('everything by name and by key', () => {
       await page.keyboard.up('Control')
     }
     const spools = (count: number) =>
-      page.waitForFunction(n => document.querySelectorAll('section .spool').length === n, {}, count)
+      page.waitForFunction(
+        n => document.querySelectorAll('section [data-part="spool"]').length === n,
+        {},
+        count,
+      )
     await spools(0)
     await mod('z')
     await spools(1)
@@ -68,10 +76,10 @@ describe('everything by name and by key', () => {
     await page.keyboard.down('Shift')
     await page.keyboard.press('?')
     await page.keyboard.up('Shift')
-    await page.waitForSelector('.key-list')
-    expect(await page.$$eval('.key-list dt', items => items.length)).toBeGreaterThan(15)
+    await page.waitForSelector('[data-part="key-list"]')
+    expect(await page.$$eval('[data-part="key-list"] dt', items => items.length)).toBeGreaterThan(15)
     await page.keyboard.press('Escape')
-    await page.waitForFunction(() => !document.querySelector('.key-list'))
+    await page.waitForFunction(() => !document.querySelector('[data-part="key-list"]'))
     await page.keyboard.press('r')
     await place(page, 'round')
     await page.close()
@@ -88,7 +96,7 @@ describe('everything by name and by key', () => {
           const item = document.activeElement
           if (!item || item === document.body) return ''
           const style = getComputedStyle(item)
-          const ring = style.outlineStyle !== 'none' || item.classList.contains('visually-hidden')
+          const ring = style.outlineStyle !== 'none' || style.opacity === '0'
           return `${ring ? '' : 'NO RING '}${item.textContent?.trim().slice(0, 20) || item.getAttribute('aria-label')}`
         }),
       )
@@ -112,7 +120,7 @@ test('the card prints on one A6 sheet, with a code that opens the box', async ()
   // A6: 105 × 148 mm at 72 points an inch
   expect(Math.abs(boxes[0]![2]! - 297.6)).toBeLessThan(1.5)
   expect(Math.abs(boxes[0]![3]! - 419.5)).toBeLessThan(1.5)
-  expect(await page.$eval('.card', card => card.scrollHeight <= card.clientHeight)).toBe(true)
+  expect(await page.$eval('[data-part="card"]', card => card.scrollHeight <= card.clientHeight)).toBe(true)
   expect(problemsOf(page)).toEqual([])
   await page.close()
 }, 60_000)

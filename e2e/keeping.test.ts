@@ -70,20 +70,20 @@ describe('the page killed at a random moment', () => {
     const context = page.browserContext()
     for (let i = 0; i < MOMENTS['round']!; i++) {
       await refill(page, few)
-      await go(page, '/round', '.round-stop')
+      await go(page, '/round', '[data-part="round-stop"]')
       const killAt = Date.now() + 100 + random.uniform() * 1600
       const dying = page
       let answered = 0
       const typing = (async () => {
         for (let stop = 0; stop < 9; stop++) {
-          const before = await dying.$eval('.round-stop h1', h1 => h1.textContent)
+          const before = await dying.$eval('[data-part="round-stop"] h1', h1 => h1.textContent)
           await dying.keyboard.type('33')
           await dying.keyboard.press('Enter')
           await dying.keyboard.press('Enter')
           // a question is answered by pressing on
           await dying.keyboard.press('Enter')
           await dying.waitForFunction(
-            name => document.querySelector('.round-stop h1')?.textContent !== name,
+            name => document.querySelector('[data-part="round-stop"] h1')?.textContent !== name,
             { polling: 20 },
             before,
           )
@@ -112,13 +112,15 @@ describe('the page killed at a random moment', () => {
       await refill(page, few)
       await go(page, '/box/cox', '[data-place="box"]')
       await page.keyboard.press('m')
-      await page.waitForSelector('.move-form')
-      await page.select('.move-form select', 'cox-beads')
-      await page.waitForFunction(() => document.querySelectorAll('.move-form select').length === 2)
-      const other = (await page.$$('.move-form select'))[1]!
+      await page.waitForSelector('[data-part="move-form"]')
+      await page.select('[data-part="move-form"] select', 'cox-beads')
+      await page.waitForFunction(
+        () => document.querySelectorAll('[data-part="move-form"] select').length === 2,
+      )
+      const other = (await page.$$('[data-part="move-form"] select'))[1]!
       await other.select('ferry-beads')
       await page.evaluate(() => {
-        const away = [...document.querySelectorAll<HTMLElement>('.place-word')].find(item =>
+        const away = [...document.querySelectorAll<HTMLElement>('[data-part="place-word"]')].find(item =>
           item.textContent.includes('put away'),
         )
         away?.click()
@@ -152,15 +154,15 @@ describe('the page killed at a random moment', () => {
       const context = page.browserContext()
       for (let i = 0; i < MOMENTS[doing]!; i++) {
         await refill(page, few)
-        await go(page, '/files', '.files input[type="file"]')
-        const input = await page.$('.files input[type="file"]')
+        await go(page, '/files', '[data-place="files"] input[type="file"]')
+        const input = await page.$('[data-place="files"] input[type="file"]')
         await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile(
           join(folder, 'all.zip'),
         )
         await page.waitForSelector('[data-looked]')
         if (doing === 'replace') {
           await clickText(page, words[0]!)
-          await (await page.waitForSelector('.looked .mantine-TextInput-input'))!.type('replace')
+          await (await page.waitForSelector('[data-looked] input'))!.type('replace')
         }
         await clickText(page, words.at(-1)!)
         await wait(random.uniform() * 50)
@@ -185,7 +187,7 @@ test('two tabs write two hundred acts each: four hundred acts, and each tab hear
   await go(page, '/entries', '[data-place="entries"]')
   const other = await context.newPage()
   await other.goto(`${stage.address}#/entries`)
-  await other.waitForSelector('[data-place="entries"] .entry-row')
+  await other.waitForSelector('[data-place="entries"] [data-part="entry-row"]')
   await page.bringToFront()
   const write = (tab: Page) =>
     tab.evaluate(async () => {
@@ -224,19 +226,19 @@ describe('storage that fails', () => {
   test('full: what was entered stays on screen with what to do, and is kept once there is room', async () => {
     // nothing has been written yet: the browser remembers for a while how much room there was at the last write
     const page = await stage.open('/start', { fresh: true })
-    await (await page.waitForSelector('.first-use input'))!.type('31')
+    await (await page.waitForSelector('[data-place="start"] input'))!.type('31')
     const client = await page.createCDPSession()
     const origin = new URL(stage.address).origin
     await client.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 1 })
-    const press = () => page.click('.first-use .filled')
+    const press = () => page.click('[data-place="start"] button[type="submit"]')
     await press()
-    await page.waitForSelector('.outlines')
+    await page.waitForSelector('[data-part="outlines"]')
     await press()
-    await page.waitForSelector('.chips')
+    await page.waitForSelector('[data-part="chips"]')
     await press()
-    const notice = await page.waitForSelector('.first-use .notice')
+    const notice = await page.waitForSelector('[data-place="start"] [role="alert"]')
     expect(await notice!.evaluate(item => item.textContent)).toMatch(/Nothing is lost/)
-    expect(await page.$$eval('.chip.chosen', chips => chips.length)).toBe(1)
+    expect(await page.$$eval('[data-part="chip"]:has(button + button)', chips => chips.length)).toBe(1)
     expect(Object.keys(await records(page))).toHaveLength(0)
     await client.send('Storage.overrideQuotaForOrigin', { origin })
     const until = Date.now() + 60_000
@@ -275,9 +277,11 @@ describe('storage that fails', () => {
         }),
     )
     await go(page, '/', '[data-place="shelf"]')
-    expect(await page.$eval('.notice', notice => notice.textContent)).toMatch(/4 records could not be read/)
+    expect(await page.$eval('p[role="status"]', notice => notice.textContent)).toMatch(
+      /4 records could not be read/,
+    )
     expect(await page.$$eval('[data-slip]', slips => slips.length)).toBe(9)
-    await go(page, '/files', '.files')
+    await go(page, '/files', '[data-place="files"]')
     await page.waitForFunction(() => document.body.textContent.includes('4 records that do not read'))
     await page.evaluate(() => {
       Object.assign(window, { handed: [] })

@@ -34,16 +34,16 @@ describe('without a network', () => {
     expect(await page.$$eval('[data-slip]', slips => slips.length)).toBe(9)
     // a chunk that was never fetched before, and the fonts
     await page.click('[data-slip="cox"] a')
-    await page.waitForSelector('.history svg', { timeout: 30_000 })
+    await page.waitForSelector('[data-part="history"] svg', { timeout: 30_000 })
     expect(await page.evaluate(() => document.fonts.check("16px 'Zilla Slab'"))).toBe(true)
     // entered offline, kept offline
     await page.keyboard.press('l')
-    const field = await page.waitForSelector('.form input')
+    const field = await page.waitForSelector('[role="dialog"] form input')
     await field!.type('14')
     await page.keyboard.press('Enter')
-    await page.waitForSelector('.kept')
+    await page.waitForSelector('[data-part="kept"]')
     await page.reload({ waitUntil: 'load' })
-    await page.waitForSelector('.undo')
+    await page.waitForSelector('[data-part="undo"]')
     await page.close()
   }, 120_000)
 
@@ -77,9 +77,9 @@ describe('without a network', () => {
       Object.assign(window, { before: true })
       await (await navigator.serviceWorker.ready).update()
     })
-    await page.waitForSelector('.update-offer')
+    await page.waitForSelector('[data-part="update-offer"]')
     expect(await page.evaluate(() => 'before' in window)).toBe(true)
-    await Promise.all([page.waitForNavigation(), page.click('.update-offer button')])
+    await Promise.all([page.waitForNavigation(), page.click('[data-part="update-offer"] button')])
     expect(await page.evaluate(() => 'before' in window)).toBe(false)
     await page.waitForSelector('[data-place="preferences"]')
     await server.close()
@@ -99,19 +99,21 @@ test('without locks, channels and lasting storage it says what is weaker, and ke
         delete (Navigator.prototype as unknown as Record<string, unknown>)[name]
     },
   })
-  await page.waitForSelector('.files .behind')
+  await page.waitForSelector('[data-place="files"] h1 + p')
   await page.waitForFunction(() =>
-    /save a file now and then/.test(document.querySelector('.files .behind')!.textContent),
+    /save a file now and then/.test(document.querySelector('[data-place="files"] h1 + p')!.textContent),
   )
-  expect(await page.$eval('.files .behind', line => line.textContent)).toMatch(/keep Veld open in one tab/)
+  expect(await page.$eval('[data-place="files"] h1 + p', line => line.textContent)).toMatch(
+    /keep Veld open in one tab/,
+  )
   await page.evaluate(() => (window.location.hash = '#/demo/box/cox'))
   await page.waitForSelector('[data-place="box"]')
   await page.keyboard.press('l')
-  await (await page.waitForSelector('.form input'))!.type('14')
+  await (await page.waitForSelector('[role="dialog"] form input'))!.type('14')
   await page.keyboard.press('Enter')
-  await page.waitForSelector('.kept')
+  await page.waitForSelector('[data-part="kept"]')
   await page.reload()
-  await page.waitForSelector('.undo')
+  await page.waitForSelector('[data-part="undo"]')
   expect(problemsOf(page)).toEqual([])
   await page.close()
 }, 90_000)
@@ -126,7 +128,7 @@ test('the bottom words on the phone lead everywhere', async () => {
     ['Shelf', 'shelf'],
     ['Walk', 'round'],
   ] as const) {
-    for (const link of await page.$$('.bottom-words a'))
+    for (const link of await page.$$('[data-part="bottom-words"] a'))
       if ((await link.evaluate(item => item.textContent)) === word) {
         const box = (await link.boundingBox())!
         expect(box.y + box.height).toBeLessThanOrEqual(844.5)

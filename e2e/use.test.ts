@@ -33,7 +33,7 @@ describe('from nothing to a verdict', () => {
     const screens = [await textOf(page, 'h1')]
     // without the humidity it does not go on, and says what to do
     await press(page, 'Next')
-    expect(await textOf(page, '.mantine-InputWrapper-error')).toContain('from 0 to 100 %')
+    expect(await textOf(page, '[id$="-error"]')).toContain('from 0 to 100 %')
     await count(type(page, 'Relative humidity, %', '15'))
     await count(press(page, 'Next'))
     screens.push(await textOf(page, 'h1'))
@@ -69,8 +69,8 @@ describe('from nothing to a verdict', () => {
     await page.reload()
     await page.waitForSelector('[data-fact="leak"]', { timeout: 60_000 })
     await press(page, 'Tell')
-    await page.waitForSelector('.mantine-Modal-content select')
-    await page.select('.mantine-Modal-content select', 'clips')
+    await page.waitForSelector('[role="dialog"] select')
+    await page.select('[role="dialog"] select', 'clips')
     await press(page, 'Keep it')
     await page.waitForFunction(
       old =>
@@ -102,7 +102,7 @@ describe('the demonstration', () => {
       'renew today',
     ])
       expect(words.join(' | ')).toContain(state)
-    const boxes = await page.$$eval('.shelf-item', items =>
+    const boxes = await page.$$eval('[data-part="shelf-item"]', items =>
       items.map(item => ({
         mm: Number(item.getAttribute('data-width-mm')),
         px: item.querySelector('[data-part="body"]')!.getBoundingClientRect().width,
@@ -124,7 +124,7 @@ describe('the demonstration', () => {
       page.evaluate(() => performance.getEntriesByType('resource').map(entry => entry.name))
     expect((await loaded()).filter(name => name.includes('history-chart'))).toEqual([])
     await page.click('[data-slip="cox"] a')
-    await page.waitForSelector('.history svg', { timeout: 30_000 })
+    await page.waitForSelector('[data-part="history"] svg', { timeout: 30_000 })
     expect((await loaded()).filter(name => name.includes('history-chart'))).not.toEqual([])
     await page.close()
   }, 120_000)
@@ -133,13 +133,13 @@ describe('the demonstration', () => {
     const page = await stage.open('/demo/box/cox', { fresh: true })
     await settled(page)
     const answer = await textOf(page, 'h1')
-    const air = await textOf(page, '.air-line')
+    const air = await textOf(page, '[data-part="air-line"]')
     expect(air).toContain('holds')
     await page.keyboard.press('l')
     await type(page, 'Relative humidity, %', '27,0')
     await press(page, 'Keep it')
-    await page.waitForSelector('.kept-word')
-    expect(await textOf(page, '.kept-word')).toContain('near')
+    await page.waitForSelector('[data-part="kept-word"]')
+    expect(await textOf(page, '[data-part="kept-word"]')).toContain('near')
     await page.waitForFunction(
       old =>
         document.querySelector('h1')!.textContent !== old &&
@@ -147,8 +147,8 @@ describe('the demonstration', () => {
       { timeout: 60_000 },
       answer,
     )
-    expect(await textOf(page, '.air-line')).toContain('near')
-    await page.click('.kept button.worded')
+    expect(await textOf(page, '[data-part="air-line"]')).toContain('near')
+    await page.click('[data-part="kept"] button')
     await page.waitForFunction(
       old => document.querySelector('h1')!.textContent === old,
       { timeout: 60_000 },
@@ -166,19 +166,19 @@ describe('bad input', () => {
     await type(page, 'Relative humidity, %', '33')
     await type(page, 'Temperature, °C', '46')
     await press(page, 'Keep it')
-    const question = await page.waitForSelector('.question')
+    const question = await page.waitForSelector('[data-part="question"]')
     expect(await question!.evaluate(element => element.textContent)).toMatch(
       /46\.0 °C is far from where this stood last .*46\.0 °F, that is 7\.8 °C.*Really 46\.0 °C/s,
     )
     await type(page, 'Temperature, °C', '8')
     await page.keyboard.press('Escape')
-    await page.waitForFunction(() => !document.querySelector('.mantine-Modal-content'))
+    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'))
     await page.keyboard.press('l')
     await type(page, 'Relative humidity, %', '41')
     await press(page, 'The lid was off just before')
     await press(page, 'Keep it')
-    await page.waitForSelector('.kept-word')
-    expect(await textOf(page, '.kept-word')).toMatch(/too early\. Look again/)
+    await page.waitForSelector('[data-part="kept-word"]')
+    expect(await textOf(page, '[data-part="kept-word"]')).toMatch(/too early\. Look again/)
     await page.close()
   }, 120_000)
 
@@ -189,7 +189,7 @@ describe('bad input', () => {
     await press(page, 'Weigh them')
     await type(page, 'Beads in Skeg on the scale, g', '90')
     await press(page, 'Keep it')
-    expect(await textOf(page, '.form .notice')).toContain('Check the holder')
+    expect(await textOf(page, '[role="dialog"] [role="alert"]')).toContain('Check the holder')
     await type(page, 'Beads in Skeg on the scale, g', '123,5')
     await press(page, 'Keep it')
     await page.waitForFunction(() => /Good until|Renew/.test(document.querySelector('h1')!.textContent), {

@@ -23,7 +23,7 @@ const looseNumbers = (page: Page): Promise<string[]> =>
       const text = walker.currentNode.textContent ?? ''
       const isName = /^(PA|PLA|PET|Box )\d+(-CF|-GF)?$/.test(text.trim())
       const apart = walker.currentNode.parentElement?.closest(
-        '[data-quantity], .legend, .history, .ink-small, .spool-name, .ledger-name, .slip-name',
+        '[data-quantity], [data-part="legend"], [data-part="history"], [data-part="ink-small"], [data-part="spool-name"], [data-part="ledger-name"], [data-part="slip-name"]',
       )
       if (/\d/.test(text.replaceAll(/PA6|PA66|PA11|PA12/g, '')) && !isName && !apart) loose.push(text)
     }
@@ -114,7 +114,7 @@ test('what a heating would leave, and the floor it sets', async () => {
     const page = await stage.open('/demo/box/launch')
     await settled(page)
     await page.keyboard.press('n')
-    await page.waitForSelector('.after-line')
+    await page.waitForSelector('[data-part="after-line"]')
     found.push(await openOne(page, `[data-quantity="${quantity}"]`))
     await page.close()
   }

@@ -31,12 +31,15 @@ try {
     await settled(page)
     if (hash.includes('/box/'))
       await page.waitForFunction(
-        () => !document.body.textContent.includes('Sizing …') && document.querySelector('.history svg'),
+        () =>
+          !document.body.textContent.includes('Sizing …') &&
+          document.querySelector('[data-part="history"] svg'),
         { timeout: 60_000 },
       )
-    if (name === 'almanac-desiccants') await page.waitForSelector('.isotherms svg path')
+    if (name === 'almanac-desiccants') await page.waitForSelector('[data-part="isotherms"] svg path')
     if (name === 'almanac-checks') await page.waitForSelector('[data-checks*="/"]', { timeout: 60_000 })
-    if (name === 'almanac-humidity') await page.type('.humidity section:nth-of-type(3) input', '50')
+    if (name === 'almanac-humidity')
+      await page.type('[data-place="almanac"] section:nth-of-type(3) input', '50')
     await page.evaluate(() => document.fonts.ready)
     // the page of a box to its end, with every spool
     await page.screenshot({ path: file(name), fullPage: name === 'box' })
@@ -55,15 +58,16 @@ try {
   await page.screenshot({ path: file('first-use-1-phone') })
   await page.type('input[inputmode="decimal"]', '15')
   await page.click('button[type="submit"]')
-  await page.waitForSelector('.outlines')
+  await page.waitForSelector('[data-part="outlines"]')
   await page.click('button[type="submit"]')
-  await page.waitForSelector('.chips')
+  await page.waitForSelector('[data-part="chips"]')
   await page.click('button[type="submit"]')
   await page.waitForSelector('[data-place="box"]')
   await page.setViewport({ width: 1280, height: 800 })
   await page.waitForSelector('[data-fact]', { timeout: 60_000 })
   await page.waitForFunction(
-    () => !document.body.textContent.includes('Sizing …') && document.querySelector('.history svg'),
+    () =>
+      !document.body.textContent.includes('Sizing …') && document.querySelector('[data-part="history"] svg'),
     { timeout: 60_000 },
   )
   await page.screenshot({ path: file('first-verdict') })
@@ -87,18 +91,18 @@ async function dailyLife(): Promise<void> {
   ] as const) {
     const page = await open('/demo/round', options)
     for (const rh of ['78', '15', '19']) {
-      await (await page.waitForSelector('.big-number'))!.type(rh)
-      const before = await page.$eval('.round-stop h1', h1 => h1.textContent)
-      await page.click('.round-next')
+      await (await page.waitForSelector('[data-part="big-number"]'))!.type(rh)
+      const before = await page.$eval('[data-part="round-stop"] h1', h1 => h1.textContent)
+      await page.click('[data-part="round-next"]')
       await page.waitForFunction(
-        was => document.querySelector('.round-stop h1')!.textContent !== was,
+        was => document.querySelector('[data-part="round-stop"] h1')!.textContent !== was,
         {},
         before,
       )
     }
-    await (await page.waitForSelector('.big-number'))!.type('26')
+    await (await page.waitForSelector('[data-part="big-number"]'))!.type('26')
     await page.waitForFunction(
-      () => document.querySelector('.round-held')?.textContent.includes('The beads hold'),
+      () => document.querySelector('[data-part="round-held"]')?.textContent.includes('The beads hold'),
       {
         timeout: 60_000,
       },
@@ -109,21 +113,21 @@ async function dailyLife(): Promise<void> {
   const swap = await open('/demo/box/launch')
   await settled(swap)
   await swap.keyboard.press('m')
-  await swap.waitForSelector('.move-form')
-  await swap.select('.move-form select', 'launch-beads')
+  await swap.waitForSelector('[data-part="move-form"]')
+  await swap.select('[data-part="move-form"] select', 'launch-beads')
   await swap.evaluate(() =>
-    [...document.querySelectorAll<HTMLElement>('.place-word')]
+    [...document.querySelectorAll<HTMLElement>('[data-part="place-word"]')]
       .find(item => item.textContent.includes('put away'))
       ?.click(),
   )
-  await swap.waitForFunction(() => document.querySelectorAll('.move-form select').length === 2)
-  await (await swap.$$('.move-form select'))[1]!.select('oarlock-beads')
-  await swap.click('.more-fields summary')
+  await swap.waitForFunction(() => document.querySelectorAll('[data-part="move-form"] select').length === 2)
+  await (await swap.$$('[data-part="move-form"] select'))[1]!.select('oarlock-beads')
+  await swap.click('[data-part="more-fields"] summary')
   await shoot(swap, 'swap')
   const renew = await open('/demo/box/launch')
   await settled(renew)
   await renew.keyboard.press('n')
-  await renew.waitForSelector('.after-line')
+  await renew.waitForSelector('[data-part="after-line"]')
   await shoot(renew, 'renew')
 
   const maker: Maker = { nowMs: () => NOW - 3_600_000, zone: 'UTC', newId: () => `demo-shot${++ids}` }
@@ -136,10 +140,10 @@ async function dailyLife(): Promise<void> {
     { kind: 'charge.weighed', payload: { chargeId: 'cox-beads', grossG: 31, tareG: 4, scaleErrorG: 1 } },
   ])
   const wrong = await open('/demo/entries')
-  await wrong.waitForSelector('.entry-row')
+  await wrong.waitForSelector('[data-part="entry-row"]')
   await fill(wrong, [late], 'demo')
   await wrong.reload()
-  await wrong.waitForSelector('.contradiction')
+  await wrong.waitForSelector('[data-part="contradiction"]')
   await shoot(wrong, 'contradictions')
 
   const reading = (boxId: string, relativeHumidityPercent: number): Draft => ({
@@ -168,16 +172,16 @@ async function dailyLife(): Promise<void> {
   ]
   const path = join(root, '.tmp/from-the-phone.zip')
   const files = await open('/demo/files')
-  await files.waitForSelector('.files')
+  await files.waitForSelector('[data-place="files"]')
   const loft = Object.values(await records(files, 'demo')) as Act[]
   mkdirSync(join(root, '.tmp'), { recursive: true })
   saveBackup(path, [...loft, ...phone], NOW - 3 * 3_600_000, 'demo')
-  const input = await files.waitForSelector('.files input[type="file"]')
+  const input = await files.waitForSelector('[data-place="files"] input[type="file"]')
   await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile(path)
   await files.waitForSelector('[data-looked]')
   await shoot(files, 'bring-together')
 
   const preferences = await open('/demo/preferences')
-  await preferences.waitForSelector('.choice-rows')
+  await preferences.waitForSelector('[data-part="choice-rows"]')
   await shoot(preferences, 'preferences')
 }

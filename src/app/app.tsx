@@ -7,6 +7,7 @@ import { readPreferences, USUAL_PREFERENCES, writePreferences, type Preferences 
 import { PreferenceContext } from '#session/journal-context.tsx'
 import { JournalRoot } from './journal-root.tsx'
 import { theme } from './theme.ts'
+import hand from '#ui/hand.module.css'
 
 const ShelfPlace = lazy(() => import('../places/shelf/shelf-place.tsx'))
 const BoxPlace = lazy(() => import('../places/box/box-place.tsx'))
@@ -44,13 +45,13 @@ const client = new QueryClient()
 function Broken() {
   const error = useRouteError()
   return (
-    <main className="page">
-      <h1 className="answer">This page could not be drawn.</h1>
-      <p className="behind">
+    <main className={hand.page}>
+      <h1 className={hand.answer}>This page could not be drawn.</h1>
+      <p className={hand.behind}>
         {error instanceof Error ? error.message : 'Nothing is kept at this address.'} What you entered is
         kept.
       </p>
-      <a href="#/" className="worded">
+      <a href="#/" className={hand.worded}>
         To the shelf
       </a>
     </main>

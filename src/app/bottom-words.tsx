@@ -1,5 +1,6 @@
 import { NavLink } from 'react-router'
 import { useJournalTools } from '#session/journal-context.tsx'
+import css from './shell.module.css'
 
 /** What stands beside the places: the journal itself and how it is shown. */
 export const BESIDE = [
@@ -13,7 +14,7 @@ export const BESIDE = [
 export function BottomWords() {
   const { base } = useJournalTools()
   return (
-    <nav className="bottom-words" aria-label="Places, at the bottom">
+    <nav className={css.bottomWords} data-part="bottom-words" aria-label="Places, at the bottom">
       <NavLink to={base || '/'} end>
         Shelf
       </NavLink>

@@ -10,6 +10,7 @@ import { demoMaker, deviceMaker } from './clock.ts'
 import { seedDemo } from './demo-seed.ts'
 import { sharedEstimator } from './estimator.ts'
 import { Shell } from './shell.tsx'
+import hand from '#ui/hand.module.css'
 
 declare const SCIENCE_VERSION: string
 
@@ -29,7 +30,7 @@ export function JournalRoot({ name }: { readonly name: JournalName }) {
   return (
     <JournalContext value={tools}>
       <WhyProvider zone={tools.maker.zone}>
-        <Suspense fallback={<p className="page behind">Opening the journal …</p>}>
+        <Suspense fallback={<p className={`${hand.page} ${hand.behind}`}>Opening the journal …</p>}>
           {name === 'demo' ? (
             <Seeded tools={tools}>
               <Open />
@@ -49,7 +50,7 @@ function Open() {
   useSweep()
   return (
     <Shell>
-      <Suspense fallback={<p className="page behind">Opening …</p>}>
+      <Suspense fallback={<p className={`${hand.page} ${hand.behind}`}>Opening …</p>}>
         <Outlet />
       </Suspense>
     </Shell>

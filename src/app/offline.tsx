@@ -1,5 +1,7 @@
 import { useEffect, useState } from 'react'
 import { registerSW } from 'virtual:pwa-register'
+import css from './shell.module.css'
+import hand from '#ui/hand.module.css'
 
 type Update = (reload?: boolean) => Promise<void>
 let listener: ((update: Update) => void) | undefined
@@ -29,12 +31,12 @@ export function UpdateOffer() {
   }, [])
   if (!update) return null
   return (
-    <p className="update-offer" role="status">
+    <p className={css.updateOffer} data-part="update-offer" role="status">
       A newer Veld is ready.{' '}
-      <button type="button" className="worded" onClick={() => void update.take(true)}>
+      <button type="button" className={hand.worded} onClick={() => void update.take(true)}>
         Take it
       </button>{' '}
-      <button type="button" className="worded" onClick={() => setUpdate(null)}>
+      <button type="button" className={hand.worded} onClick={() => setUpdate(null)}>
         Later
       </button>
     </p>

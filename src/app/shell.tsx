@@ -5,6 +5,8 @@ import { Commands } from './commands.tsx'
 import { UpdateOffer } from './offline.tsx'
 import { BESIDE, BottomWords } from './bottom-words.tsx'
 import { UndoButtons } from '#ui/undo-button.tsx'
+import css from './shell.module.css'
+import hand from '#ui/hand.module.css'
 
 /** Wordmark, the places that work, and how things are shown. */
 export function Shell({ children }: { readonly children: ReactNode }) {
@@ -15,34 +17,30 @@ export function Shell({ children }: { readonly children: ReactNode }) {
   // the round has the whole screen: nothing beside the reading
   if (pathname.endsWith('/round'))
     return (
-      <div className="shell">
+      <div className={css.shell}>
         {children}
         <Commands />
       </div>
     )
   return (
-    <div className="shell">
-      <header className="head">
-        <span className="wordmark">Veld</span>
+    <div className={css.shell}>
+      <header className={css.head}>
+        <span className={css.wordmark}>Veld</span>
         <nav aria-label="Places">
-          <Link
-            to={base || '/'}
-            className={onShelf ? 'active' : undefined}
-            aria-current={onShelf ? 'page' : undefined}
-          >
+          <Link to={base || '/'} aria-current={onShelf ? 'page' : undefined}>
             Shelf
           </Link>
         </nav>
-        <div className="head-end">
+        <div className={css.headEnd}>
           <UndoButtons />
           {base === '/demo' && (
-            <button type="button" className="quiet" onClick={() => void navigate('/')}>
+            <button type="button" className={hand.quiet} onClick={() => void navigate('/')}>
               Demonstration: leave it
             </button>
           )}
-          <span className="head-words wide-only">
+          <span className={`${css.headWords} ${hand.wideOnly}`}>
             {BESIDE.map(({ path, word }) => (
-              <NavLink key={path} to={`${base}/${path}`} className="quiet plain-link">
+              <NavLink key={path} to={`${base}/${path}`} className={`${hand.quiet} ${css.plainLink}`}>
                 {word}
               </NavLink>
             ))}

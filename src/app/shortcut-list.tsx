@@ -1,5 +1,7 @@
 import { Modal } from '@mantine/core'
 import { SHORTCUTS } from './shortcuts.ts'
+import css from './shell.module.css'
+import hand from '#ui/hand.module.css'
 
 /** The keys, by where they work. */
 export default function ShortcutList({ close }: { readonly close: () => void }) {
@@ -13,10 +15,10 @@ export default function ShortcutList({ close }: { readonly close: () => void }) 
       centered
       closeButtonProps={{ 'aria-label': 'Close' }}
     >
-      <div className="key-list">
+      <div className={css.keyList} data-part="key-list">
         {places.map(where => (
           <section key={where}>
-            <h2 className="section">{where}</h2>
+            <h2 className={hand.section}>{where}</h2>
             <dl>
               {SHORTCUTS.filter(item => item.where === where).map(({ keys, does }) => (
                 <div key={keys}>

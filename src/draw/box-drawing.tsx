@@ -2,6 +2,7 @@ import { Fragment, type ReactNode } from 'react'
 import { CONTAINERS, type ContainerKind } from '#core/container/container.ts'
 import { SpoolEdge, SpoolFace, SpoolFlat, type DrawnSpool } from './spool-drawing.tsx'
 import { Vessel, type HoldPart, type VesselFill } from './vessel.tsx'
+import pen from './pen.module.css'
 
 export interface DrawnBox {
   readonly container: ContainerKind
@@ -64,8 +65,12 @@ export function BoxDrawing({
   const under = Math.min(Math.max(height - tallest - 6, 14), 100 * scale)
   const floor = y - under
   return (
-    <g className={box.sizePencil ? 'box pencil-lines' : 'box'}>
-      <path data-part="body" className="box-body" d={bodyPath(box.container, x, top, width, height, inset)} />
+    <g className={box.sizePencil ? pen.pencilLines : undefined}>
+      <path
+        data-part="body"
+        className={pen.boxBody}
+        d={bodyPath(box.container, x, top, width, height, inset)}
+      />
       <ContainerDetails
         kind={box.container}
         x={x}
@@ -76,7 +81,7 @@ export function BoxDrawing({
         scale={scale}
       />
       {spools.length > 0 && (
-        <path className="shelf-line" d={`M${x + inset + 3} ${floor}H${x + width - inset - 3}`} />
+        <path className={pen.shelfLine} d={`M${x + inset + 3} ${floor}H${x + width - inset - 3}`} />
       )}
       <Spools
         kind={box.container}
@@ -143,7 +148,7 @@ function ContainerDetails({
   const right = x + width
   const clip = (left: number, wide: number) => (
     <rect
-      className="lid"
+      className={pen.lid}
       x={left}
       y={top - lid * 0.45}
       width={wide}
@@ -155,7 +160,7 @@ function ContainerDetails({
     case 'jar':
       return (
         <path
-          className="lid"
+          className={pen.lid}
           d={`M${x - over} ${top}V${top - lid * 1.6}L${x + width * 0.55} ${top - lid * 2.4}H${right + over}V${top}ZM${x + width * 0.55} ${top}V${top - lid * 2.4}`}
         />
       )
@@ -163,11 +168,18 @@ function ContainerDetails({
     case 'clip-long':
       return (
         <>
-          <rect className="lid" x={x - over} y={top - lid} width={width + 2 * over} height={lid} rx="1.5" />
+          <rect
+            className={pen.lid}
+            x={x - over}
+            y={top - lid}
+            width={width + 2 * over}
+            height={lid}
+            rx="1.5"
+          />
           {[x - over - 3, right + over].map(left => (
             <path
               key={left}
-              className="lid"
+              className={pen.lid}
               d={`M${left} ${top - lid * 0.7}h3v${Math.max(40 * scale, 10)}h-3z`}
             />
           ))}
@@ -177,7 +189,7 @@ function ContainerDetails({
       return (
         <>
           <rect
-            className="lid"
+            className={pen.lid}
             x={x - over * 1.6}
             y={top - lid * 1.4}
             width={width + 3.2 * over}
@@ -192,37 +204,40 @@ function ContainerDetails({
       return (
         <>
           <path
-            className="lid-line"
+            className={pen.lidLine}
             d={`M${x + inset * 0.1} ${top + lid * 1.1}Q${x + width / 2} ${top + lid * 1.1 + width * 0.32} ${right - inset * 0.1} ${top + lid * 1.1}`}
           />
-          <rect className="lid" x={x - over} y={top - lid} width={width + 2 * over} height={lid} rx="2" />
+          <rect className={pen.lid} x={x - over} y={top - lid} width={width + 2 * over} height={lid} rx="2" />
         </>
       )
     case 'bag':
       return (
-        <path className="lid-line" d={`M${x + 3} ${top + 5}H${right - 3}M${x + 3} ${top + 8}H${right - 3}`} />
+        <path
+          className={pen.lidLine}
+          d={`M${x + 3} ${top + 5}H${right - 3}M${x + 3} ${top + 8}H${right - 3}`}
+        />
       )
     case 'printed': {
       const rows = Math.floor((y - top) / 6)
       return (
         <>
           <path
-            className="layer-lines"
+            className={pen.layerLines}
             d={Array.from({ length: rows }, (_, i) => `M${x + 2} ${top + 5 + i * 6}H${right - 2}`).join('')}
           />
           <rect
-            className="lid mitred"
+            className={`${pen.lid} ${pen.mitred}`}
             x={x - over * 0.8}
             y={top - lid * 0.9}
             width={width + 1.6 * over}
             height={lid * 0.9}
           />
           <path
-            className="lid-line"
+            className={pen.lidLine}
             d={`M${right + 6} ${top + height(y, top) * 0.22}c${24 * scale} -2 ${8 * scale} ${110 * scale} ${32 * scale} ${124 * scale}`}
           />
           <rect
-            className="lid mitred"
+            className={`${pen.lid} ${pen.mitred}`}
             x={right - 1}
             y={top + height(y, top) * 0.22 - 3.5}
             width="8"

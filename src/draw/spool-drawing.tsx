@@ -1,6 +1,7 @@
 import { windingRadiusMm, USUAL_SPOOL } from '#core/filament/winding.ts'
 import type { MaterialId } from '#core/filament/material.ts'
 import { hatchId } from './hatch.tsx'
+import pen from './pen.module.css'
 
 export interface DrawnSpool {
   readonly name: string
@@ -37,7 +38,7 @@ export function SpoolEdge({ spool, scale, x, y }: Props) {
   const flange = Math.max(FLANGE_MM * scale, 1.6)
   const winding = 2 * radiusMm(spool) * scale
   return (
-    <g transform={`translate(${x} ${y - rim})`} className="spool">
+    <g transform={`translate(${x} ${y - rim})`} data-part="spool">
       <rect
         x={flange}
         y={(rim - winding) / 2}
@@ -46,7 +47,7 @@ export function SpoolEdge({ spool, scale, x, y }: Props) {
         fill={`url(#${hatchId(spool.material, spool.colour)})`}
       />
       {[0, width - flange].map(left => (
-        <rect key={left} x={left} y="0" width={flange} height={rim} className="flange" />
+        <rect key={left} x={left} y="0" width={flange} height={rim} className={pen.flange} />
       ))}
     </g>
   )
@@ -56,15 +57,15 @@ export function SpoolEdge({ spool, scale, x, y }: Props) {
 export function SpoolFace({ spool, scale, x, y }: Props) {
   const rim = (spool.rimDiameterMm / 2) * scale
   return (
-    <g transform={`translate(${x + rim} ${y - rim})`} className="spool">
-      <circle r={rim} className="flange" />
+    <g transform={`translate(${x + rim} ${y - rim})`} data-part="spool">
+      <circle r={rim} className={pen.flange} />
       <circle
         r={radiusMm(spool) * scale}
         fill={`url(#${hatchId(spool.material, spool.colour)})`}
-        className="winding-edge"
+        className={pen.windingEdge}
       />
-      <circle r={45 * scale} className="flange" />
-      <circle r={27 * scale} className="flange-hole" />
+      <circle r={45 * scale} className={pen.flange} />
+      <circle r={27 * scale} className={pen.flangeHole} />
     </g>
   )
 }
@@ -76,7 +77,7 @@ export function SpoolFlat({ spool, scale, x, y }: Props) {
   const flange = Math.max(FLANGE_MM * scale, 1.6)
   const winding = 2 * radiusMm(spool) * scale
   return (
-    <g transform={`translate(${x} ${y - width})`} className="spool">
+    <g transform={`translate(${x} ${y - width})`} data-part="spool">
       <rect
         x={(rim - winding) / 2}
         y={flange}
@@ -85,7 +86,7 @@ export function SpoolFlat({ spool, scale, x, y }: Props) {
         fill={`url(#${hatchId(spool.material, spool.colour)})`}
       />
       {[0, width - flange].map(top => (
-        <rect key={top} x="0" y={top} width={rim} height={flange} className="flange" />
+        <rect key={top} x="0" y={top} width={rim} height={flange} className={pen.flange} />
       ))}
     </g>
   )

@@ -15,14 +15,7 @@ export const markColour = (word: MarkWord): string => COLOUR[word] ?? 'var(--ink
 export function StateMark({ word }: { readonly word: MarkWord }) {
   const colour = markColour(word)
   return (
-    <svg
-      className="state-mark"
-      width="17"
-      height="14"
-      viewBox="-1 -7 17 14"
-      aria-hidden="true"
-      style={{ color: colour }}
-    >
+    <svg width="17" height="14" viewBox="-1 -7 17 14" aria-hidden="true" style={{ color: colour }}>
       <MarkInk word={word} />
     </svg>
   )

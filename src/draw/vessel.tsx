@@ -1,4 +1,5 @@
 import { Fragment, type ReactNode } from 'react'
+import pen from './pen.module.css'
 
 /** Grams drawn as area: the same for every vessel on a page, printed beside it. */
 export const SHELF_PX2_PER_G = 14
@@ -44,25 +45,31 @@ export function Vessel({
   const lip = 3
   const compartments = compartmentsOf(fill, left, width)
   return (
-    <g className={fill.pencil ? 'vessel pencil-lines' : 'vessel'}>
+    <g className={fill.pencil ? pen.pencilLines : undefined}>
       {fill.heldG !== null && (
-        <rect x={left} y={y - level(fill.heldG)} width={width} height={level(fill.heldG)} className="water" />
+        <rect
+          x={left}
+          y={y - level(fill.heldG)}
+          width={width}
+          height={level(fill.heldG)}
+          className={pen.water}
+        />
       )}
       <path
         d={`M${left - lip} ${y - height - lip}L${left} ${y - height}V${y}H${left + width}V${y - height}L${left + width + lip} ${y - height - lip}`}
-        className="vessel-wall"
+        className={pen.vesselWall}
       />
       {fill.notchG !== null && (
-        <path d={`M${left + width} ${y - level(fill.notchG) - 3.2}v6.4l-4 -3.2z`} className="notch" />
+        <path d={`M${left + width} ${y - level(fill.notchG) - 3.2}v6.4l-4 -3.2z`} className={pen.notch} />
       )}
       {compartments.slice(1).map(part => (
-        <path key={part.id} d={`M${part.x} ${y}V${y - height}`} className="vessel-wall" />
+        <path key={part.id} d={`M${part.x} ${y}V${y - height}`} className={pen.vesselWall} />
       ))}
       {compartments.map(part => (
         <Fragment key={part.id}>
           {holdPart(
             part.id,
-            <rect x={part.x} y={y - height} width={part.width} height={height} className="hand-hold" />,
+            <rect x={part.x} y={y - height} width={part.width} height={height} className={pen.handHold} />,
           )}
         </Fragment>
       ))}

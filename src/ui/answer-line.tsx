@@ -8,6 +8,7 @@ import type { BoxView } from '#journal/box-view.ts'
 import { dayWord, judgementWords } from './judgement-words.ts'
 import { Figure } from './figure.tsx'
 import { inWhole, THIN } from './format.ts'
+import hand from './hand.module.css'
 
 interface Props {
   readonly view: BoxView
@@ -47,7 +48,7 @@ function DateRange({ judgement, report, nowMs, zone }: Omit<Props, 'view'>) {
   const late = dayWord(leaves.spread.high, nowMs, zone)
   if (late === dayWord(judgement.dateS, nowMs, zone)) return null
   return (
-    <span className="range">
+    <span className={hand.range}>
       {' '}
       (
       {leaves.beyondHorizon.late ? (

@@ -1,3 +1,4 @@
+import hand from './hand.module.css'
 /** One choice in a row of words: the chosen one is heavier and underlined. */
 export function ChoiceRow<Value extends string | number>({
   legend,
@@ -13,21 +14,21 @@ export function ChoiceRow<Value extends string | number>({
   readonly choose: (value: Value) => void
 }) {
   return (
-    <fieldset className="choice-row">
+    <fieldset className={hand.choiceRow}>
       <legend>{legend}</legend>
       {options.map(([value, label]) => (
-        <label key={value} className="choice-word">
+        <label key={value} className={hand.choiceWord}>
           <input
             type="radio"
             name={legend}
-            className="visually-hidden"
+            className={hand.visuallyHidden}
             checked={chosen === value}
             onChange={() => choose(value)}
           />
           <span>{label}</span>
         </label>
       ))}
-      {note && <span className="aside choice-note">{note}</span>}
+      {note && <span className={hand.aside}>{note}</span>}
     </fieldset>
   )
 }

@@ -1,12 +1,14 @@
 import type { KeyboardEvent, ReactNode } from 'react'
 import type { Answer } from '#core/answer.ts'
 import { useWhy } from './why-context.ts'
+import { knownLook } from './known-look.ts'
+import css from './figure.module.css'
 
 interface FigureProps {
   readonly answer: Answer
   /** The value as shown, unit included. */
   readonly children: ReactNode
-  readonly className?: string
+  readonly className?: string | undefined
   /** Punctuation that must stay on its line. */
   readonly after?: string
 }
@@ -17,7 +19,7 @@ export function Figure({ answer, children, className, after }: FigureProps) {
   const figure = (
     <button
       type="button"
-      className={`figure known-${answer.knowledge} ${className ?? ''}`}
+      className={`${css.figure} ${knownLook(answer)} ${className ?? ''}`}
       data-quantity={answer.quantity}
       onClick={() => open(answer)}
     >
@@ -28,7 +30,7 @@ export function Figure({ answer, children, className, after }: FigureProps) {
   )
   if (after === undefined) return figure
   return (
-    <span className="kept-together">
+    <span className={css.keptTogether}>
       {figure}
       {after}
     </span>
@@ -47,7 +49,7 @@ export function FigureInk({ answer, children }: { readonly answer: Answer; reado
     <g
       role="button"
       tabIndex={0}
-      className={`figure-ink known-${answer.knowledge}`}
+      className={`${css.figureInk} ${knownLook(answer)}`}
       data-quantity={answer.quantity}
       onClick={() => open(answer)}
       onKeyDown={onKey}
@@ -59,7 +61,7 @@ export function FigureInk({ answer, children }: { readonly answer: Answer; reado
 
 /** "About": two stacked tildes, since the fonts' Latin subset has no such sign. */
 export const Approx = () => (
-  <span className="approx" role="img" aria-label="about">
+  <span className={css.approx} role="img" aria-label="about">
     <span aria-hidden="true">~</span>
     <span aria-hidden="true">~</span>
   </span>
@@ -67,7 +69,7 @@ export const Approx = () => (
 
 /** Measured: a small tick after value and unit. */
 export const Tick = () => (
-  <svg className="tick" viewBox="0 0 6 6" width="6" height="6" role="img" aria-label="measured">
+  <svg className={css.tick} viewBox="0 0 6 6" width="6" height="6" role="img" aria-label="measured">
     <path
       d="M0.7 3.2 2.4 5 5.4 0.9"
       fill="none"

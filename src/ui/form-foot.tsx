@@ -1,4 +1,5 @@
 import { Refused } from './refused.tsx'
+import hand from './hand.module.css'
 
 /** The end of every small form: what to do when the browser refuses the write, and the one filled button. */
 export function FormFoot({
@@ -9,7 +10,7 @@ export function FormFoot({
   return (
     <>
       {write.error && <Refused error={write.error} remedy="press Keep it again" />}
-      <button type="submit" className="filled" disabled={write.isPending}>
+      <button type="submit" className={hand.filled} disabled={write.isPending}>
         Keep it
       </button>
     </>

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react'
 import { useHref, useLinkClickHandler } from 'react-router'
 import { useJournalTools } from '#session/journal-context.tsx'
+import css from './figure.module.css'
 
 /** A link inside a drawing, within this journal. */
 export function InkLink({
@@ -20,7 +21,7 @@ export function InkLink({
     <a
       href={href}
       aria-label={label}
-      className="ink-link"
+      className={css.inkLink}
       onClick={event => onClick(event as unknown as React.MouseEvent<SVGAElement>)}
     >
       {children}

@@ -1,3 +1,4 @@
+import hand from './hand.module.css'
 /** Why a browser refused a write, in words. */
 export function refusalText(error: unknown): string {
   const name = error instanceof Error || error instanceof DOMException ? error.name : ''
@@ -7,7 +8,7 @@ export function refusalText(error: unknown): string {
 
 /** A refused write: what is on screen is still there, and what to do. */
 export const Refused = ({ error, remedy }: { readonly error: unknown; readonly remedy: string }) => (
-  <p className="notice" role="alert">
+  <p className={hand.notice} role="alert">
     The browser refused to keep it: {refusalText(error)}. Nothing is lost: it stays here. Free some space, or
     save a file of your journal, and {remedy}.
   </p>

@@ -1,6 +1,7 @@
 import { refusalText } from './refused.tsx'
 import { useJournal } from '#session/journal-query.ts'
 import { useUndo } from '#session/writing.ts'
+import hand from './hand.module.css'
 
 /** Undo of what was done last, and redo of what was taken back last. */
 export function UndoButtons() {
@@ -12,23 +13,25 @@ export function UndoButtons() {
       {undo.undo && (
         <button
           type="button"
-          className="quiet undo"
+          className={`${hand.quiet} ${hand.undo}`}
+          data-part="undo"
           disabled={isPending}
           onClick={() => void withdraw()}
           title={undo.undo.what}
         >
-          Undo<span className="wide-only">: {undo.undo.what}</span>
+          Undo<span className={hand.wideOnly}>: {undo.undo.what}</span>
         </button>
       )}
       {undo.redo && (
         <button
           type="button"
-          className="quiet undo"
+          className={`${hand.quiet} ${hand.undo}`}
+          data-part="undo"
           disabled={isPending}
           onClick={() => void redo()}
           title={undo.redo.act.what}
         >
-          Redo<span className="wide-only">: {undo.redo.act.what}</span>
+          Redo<span className={hand.wideOnly}>: {undo.redo.act.what}</span>
         </button>
       )}
     </>

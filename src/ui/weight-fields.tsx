@@ -2,6 +2,7 @@ import { TextInput } from '@mantine/core'
 import { useMeasures } from './use-measures.ts'
 import { nameOf, type Movable } from '#session/places-to-go.ts'
 import type { WeightText } from './read-weight.ts'
+import hand from './hand.module.css'
 
 export type { WeightText } from './read-weight.ts'
 
@@ -21,7 +22,7 @@ export function WeightFields({
   const isSpool = thing.kind === 'spool'
   return (
     <>
-      <div className="pair">
+      <div className={hand.pair}>
         <TextInput
           label={`${nameOf(thing)} on the scale, ${weight.unit}`}
           inputMode="decimal"
@@ -41,7 +42,7 @@ export function WeightFields({
         />
       </div>
       {error && (
-        <p className="notice" role="alert">
+        <p className={hand.notice} role="alert">
           {error}
         </p>
       )}

@@ -1,6 +1,7 @@
 import { Modal } from '@mantine/core'
 import type { ChargeRecord } from '#journal/state.ts'
 import { useMeasures } from './use-measures.ts'
+import hand from './hand.module.css'
 
 /** Asks which of several charges is meant. */
 export function WhichCharge({
@@ -17,10 +18,10 @@ export function WhichCharge({
   const { weight } = useMeasures()
   return (
     <Modal opened onClose={close} title={what}>
-      <ul className="which-charge">
+      <ul>
         {charges.map(charge => (
           <li key={charge.chargeId}>
-            <button type="button" className="worded" onClick={() => choose(charge)}>
+            <button type="button" className={hand.worded} onClick={() => choose(charge)}>
               {charge.name}, {weight.text(charge.dryMassG)}
             </button>
           </li>

@@ -7,6 +7,9 @@ import { pageOfFormula } from './almanac-pages.ts'
 import { clockText, isoDay } from './dates.ts'
 import { Approx, Tick } from './figure.tsx'
 import { inFull } from './format.ts'
+import { knownLook } from './known-look.ts'
+import css from './why-drawer.module.css'
+import hand from './hand.module.css'
 
 const KNOWN = { assumed: 'assumed', told: 'told', measured: 'measured', computed: 'worked out' } as const
 
@@ -28,7 +31,7 @@ export default function WhyDrawer({
       size={400}
       title={answer ? capital(answer.quantity) : ''}
       closeButtonProps={{ 'aria-label': 'Close' }}
-      className="why"
+
       transitionProps={{ duration: 0 }}
       withOverlay={false}
       trapFocus={false}
@@ -62,25 +65,29 @@ function WhyNote({
   const { because } = answer
   return (
     <div data-why data-formula={because.formulaId}>
-      <p className={`why-value known-${answer.knowledge}`}>
+      <p className={`${css.whyValue} ${knownLook(answer)}`}>
         {answer.knowledge === 'assumed' && <Approx />}
         <span data-result>{shown(answer.value, answer.unit, zone)}</span> {unitText(answer.unit)}
         {answer.knowledge === 'measured' && <Tick />}
       </p>
-      <p className="why-formula" data-formula-text>
+      <p className={css.whyFormula} data-formula-text>
         {because.formula}
       </p>
-      <ul className="why-inputs">
+      <ul className={css.whyInputs}>
         {because.inputs.map(input => (
           <WhyInput key={input.symbol} input={input} zone={zone} />
         ))}
       </ul>
-      {because.note && <p className="behind">{because.note}</p>}
-      <p className="why-source">
+      {because.note && <p className={hand.behind}>{because.note}</p>}
+      <p className={css.whySource}>
         Source: <span data-source>{because.source}</span>
       </p>
       <p>
-        <Link to={`${base}/almanac/${pageOfFormula(because.formulaId)}`} className="worded" onClick={close}>
+        <Link
+          to={`${base}/almanac/${pageOfFormula(because.formulaId)}`}
+          className={hand.worded}
+          onClick={close}
+        >
           More in the almanac
         </Link>
       </p>
@@ -89,12 +96,12 @@ function WhyNote({
 }
 
 const WhyInput = ({ input, zone }: { readonly input: BecauseInput; readonly zone: string }) => (
-  <li className={`known-${input.knowledge}`} data-symbol={input.symbol}>
-    <span className="why-symbol">{input.symbol}</span>
+  <li className={knownLook(input)} data-symbol={input.symbol}>
+    <span className={css.whySymbol}>{input.symbol}</span>
     <span>
       <span data-input-value>{shown(input.value, input.unit, zone)}</span> {unitText(input.unit)}
     </span>
-    <span className="why-name">
+    <span className={css.whyName}>
       {input.name}, {KNOWN[input.knowledge]}
     </span>
   </li>

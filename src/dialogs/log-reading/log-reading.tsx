@@ -13,6 +13,8 @@ import { useJournal } from '#session/journal-query.ts'
 import { useUndo, useWriteAct } from '#session/writing.ts'
 import { WhenField } from '#ui/when-field.tsx'
 import { checkReading, type FormResult, type ReadingForm } from './reading-form.ts'
+import hand from '#ui/hand.module.css'
+import css from './log-reading.module.css'
 
 /** One reading, of a box or of the room. Stays open until it is kept; then says what it means, with its undo. */
 export default function LogReading({
@@ -88,7 +90,7 @@ export default function LogReading({
       {kept ? (
         <Kept act={kept} close={close} />
       ) : (
-        <form onSubmit={onSubmit} noValidate className="form">
+        <form onSubmit={onSubmit} noValidate className={hand.form}>
           <NativeSelect
             label="Where"
             data={places}
@@ -127,17 +129,17 @@ export default function LogReading({
             />
           )}
           {result?.kind === 'question' && (
-            <div className="question" role="alert">
+            <div className={hand.question} data-part="question" role="alert">
               <p>
                 {inTenths(result.typed)} °{scale} is far from where this stood last
                 {near[0] === undefined ? '' : ` (${inTenths(inScale(near[0], scale))} °${scale})`}. Which was
                 meant?
               </p>
-              <button type="button" className="worded" onClick={() => submit(result.otherwiseC)}>
+              <button type="button" className={hand.worded} onClick={() => submit(result.otherwiseC)}>
                 {inTenths(result.typed)} °{scale === 'C' ? 'F' : 'C'}, that is{' '}
                 {inTenths(inScale(result.otherwiseC, scale))} °{scale}
               </button>
-              <button type="button" className="worded" onClick={() => submit(result.asTypedC)}>
+              <button type="button" className={hand.worded} onClick={() => submit(result.asTypedC)}>
                 Really {inTenths(result.typed)} °{scale}
               </button>
             </div>
@@ -171,9 +173,9 @@ function Kept({ act, close }: { readonly act: Act; readonly close: () => void })
   const view = place?.in === 'box' ? boxView(state, place.boxId, Math.max(nowMs, maker.nowMs())) : null
   const reading = view?.readings.find(item => item.id === entry?.id)
   return (
-    <div className="kept" role="status">
+    <div className={css.kept} data-part="kept" role="status">
       {reading?.word && view?.target ? (
-        <p className="kept-word">
+        <p className={css.keptWord} data-part="kept-word">
           <StateMark word={reading.word} /> {inWhole(reading.relativeHumidityPercent)}
           {THIN}% of {view.target.rhPercent}: <strong>{reading.word}</strong>
           {reading.lookAgainMs !== null && (
@@ -185,12 +187,12 @@ function Kept({ act, close }: { readonly act: Act; readonly close: () => void })
       )}
       <button
         type="button"
-        className="worded"
+        className={hand.worded}
         onClick={() => void withdraw(act).then(done => done && close())}
       >
         Undo
       </button>
-      <button type="button" className="filled" data-autofocus onClick={close}>
+      <button type="button" className={hand.filled} data-autofocus onClick={close}>
         Done
       </button>
     </div>

@@ -21,6 +21,8 @@ import {
 import { WeightFields, type WeightText } from '#ui/weight-fields.tsx'
 import { readWeight } from '#ui/read-weight.ts'
 import { useMeasures } from '#ui/use-measures.ts'
+import hand from '#ui/hand.module.css'
+import css from './move.module.css'
 
 interface Props {
   readonly close: () => void
@@ -96,7 +98,7 @@ export default function MoveDialog({ close, boxId, thingId, to: startTo }: Props
       centered
       closeButtonProps={{ 'aria-label': 'Close' }}
     >
-      <form onSubmit={submit} onKeyDown={onKey} noValidate className="form move-form">
+      <form onSubmit={submit} onKeyDown={onKey} noValidate className={hand.form} data-part="move-form">
         <NativeSelect
           label="What"
           data={
@@ -111,14 +113,14 @@ export default function MoveDialog({ close, boxId, thingId, to: startTo }: Props
             setInsteadId('')
           }}
         />
-        <fieldset className="places">
+        <fieldset className={css.places} data-part="places">
           <legend>Where to</legend>
           {places.map((item, i) => (
-            <label key={item.key} className="place-word">
+            <label key={item.key} className={css.placeWord} data-part="place-word">
               <input
                 type="radio"
                 name="where to"
-                className="visually-hidden"
+                className={hand.visuallyHidden}
                 checked={to === item.key}
                 data-autofocus={i === 0 ? true : undefined}
                 onChange={() => {
@@ -127,13 +129,13 @@ export default function MoveDialog({ close, boxId, thingId, to: startTo }: Props
                 }}
               />
               <span>
-                {item.name} {item.hotkey && <kbd className="wide-only">{item.hotkey}</kbd>}
+                {item.name} {item.hotkey && <kbd className={hand.wideOnly}>{item.hotkey}</kbd>}
               </span>
             </label>
           ))}
         </fieldset>
         {error?.field === 'to' && (
-          <p className="notice" role="alert">
+          <p className={hand.notice} role="alert">
             {error.text}
           </p>
         )}
@@ -146,7 +148,8 @@ export default function MoveDialog({ close, boxId, thingId, to: startTo }: Props
           />
         )}
         <details
-          className="more-fields"
+          className={hand.moreFields}
+          data-part="more-fields"
           open={error?.field === 'out' || error?.field === 'into' || undefined}
         >
           <summary>Weights and time, if you know them</summary>

@@ -34,7 +34,7 @@ export function AfterLine({
   const floor = floorAfterAnswer(after, charge.desiccant, air.temperatureC)
   const [lowG, highG] = [after.lowGPerG * charge.dryMassG, after.highGPerG * charge.dryMassG]
   return (
-    <p className="after-line" aria-live="polite">
+    <p data-part="after-line" aria-live="polite">
       In {room.name}’s air ({inWhole(air.relativeHumidityPercent)}
       {THIN}% at {temperature.text(air.temperatureC)}
       {oven === 'gas' ? ', and a flame’s water' : ''}) this leaves{' '}

@@ -22,6 +22,7 @@ import type { Movable } from '#session/places-to-go.ts'
 import { ChoiceRow } from '#ui/choice-row.tsx'
 import { AfterLine } from './after-line.tsx'
 import { renewDrafts, type Renewal } from './renew-drafts.ts'
+import hand from '#ui/hand.module.css'
 
 const OVEN_WORDS: Readonly<Record<Oven, string>> = {
   electric: 'electric oven',
@@ -148,7 +149,7 @@ export default function RenewDialog({
       centered
       closeButtonProps={{ 'aria-label': 'Close' }}
     >
-      <form onSubmit={submit} noValidate className="form">
+      <form onSubmit={submit} noValidate className={hand.form}>
         <ChoiceRow
           legend="What was done"
           options={[
@@ -166,7 +167,7 @@ export default function RenewDialog({
               value={oven}
               onChange={event => setOven(event.currentTarget.value as Oven)}
             />
-            <div className="pair">
+            <div className={hand.pair}>
               <TextInput
                 label={`At, ${measures.temperature.unit}`}
                 inputMode="decimal"
@@ -215,7 +216,7 @@ export default function RenewDialog({
               error={errorAt('mass')}
               onChange={event => setMass(event.currentTarget.value)}
             />
-            <div className="pair">
+            <div className={hand.pair}>
               <NativeSelect
                 label="Their colour"
                 data={Object.entries(INDICATOR_WORDS).map(([value, label]) => ({ value, label }))}
@@ -232,11 +233,12 @@ export default function RenewDialog({
           </>
         )}
         <details
-          className="more-fields"
+          className={hand.moreFields}
+          data-part="more-fields"
           open={error?.field === 'before' || error?.field === 'after' || undefined}
         >
           <summary>Weights and time, if you know them</summary>
-          <p className="aside">
+          <p className={hand.aside}>
             {how === 'heated'
               ? 'Before, and after: the weight after wins over the reckoning.'
               : 'The old beads, as they came out.'}

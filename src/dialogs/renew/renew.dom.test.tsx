@@ -35,7 +35,7 @@ const shownCautions = () =>
 describe('renewing', () => {
   test('heated: what it leaves is said first, then kept as one act', async () => {
     const store = await open()
-    const said = () => document.querySelector('.after-line')!.textContent
+    const said = () => document.querySelector('[data-part="after-line"]')!.textContent
     expect(said()).toMatch(/this leaves .* in the beads. The box can then come down to/)
     const before = said()
     type('At, °C', '65')
@@ -122,7 +122,7 @@ test('a weighing says the air over the beads, with its range, before it is kept'
   const charge = fold(acts).charges.get('launch-beads')!
   renderPlace(<WeighBeads charge={charge} boxC={7} close={() => {}} />, { store })
   type(/on the scale, g/, String(dry + 0.1 * dry))
-  expect(document.querySelector('.after-line')!.textContent).toMatch(
+  expect(document.querySelector('[data-part="after-line"]')!.textContent).toMatch(
     /They hold .* of water: air of \d+ \(\d+–\d+\)/,
   )
   keep()

@@ -1,4 +1,3 @@
-import './almanac.css'
 import { lazy, Suspense, type ReactNode } from 'react'
 import { NavLink, useParams } from 'react-router'
 import { useJournalTools } from '#session/journal-context.tsx'
@@ -9,6 +8,8 @@ import { HumidityPage } from './humidity-page.tsx'
 import { MaterialsPage } from './materials-page.tsx'
 import { SaltsPage } from './salts-page.tsx'
 import { WallsPage } from './walls-page.tsx'
+import hand from '#ui/hand.module.css'
+import css from './almanac.module.css'
 
 const DesiccantsPage = lazy(() => import('./desiccants-page.tsx'))
 
@@ -28,16 +29,16 @@ export default function AlmanacPlace() {
   const { page = 'materials' } = useParams()
   const known = ALMANAC_PAGES.find(item => item.path === page)
   return (
-    <main className="page almanac" data-place="almanac">
-      <nav className="almanac-pages" aria-label="Almanac">
+    <main className={`${hand.page} ${css.almanac}`} data-place="almanac">
+      <nav className={css.almanacPages} aria-label="Almanac">
         {ALMANAC_PAGES.map(item => (
-          <NavLink key={item.path} to={`${base}/almanac/${item.path}`} className="worded">
+          <NavLink key={item.path} to={`${base}/almanac/${item.path}`} className={hand.worded ?? ''}>
             {item.word}
           </NavLink>
         ))}
       </nav>
-      <Suspense fallback={<p className="aside">Opening …</p>}>
-        {known ? CONTENT[known.path] : <h1 className="answer">No such page in the almanac</h1>}
+      <Suspense fallback={<p className={hand.aside}>Opening …</p>}>
+        {known ? CONTENT[known.path] : <h1 className={hand.answer}>No such page in the almanac</h1>}
       </Suspense>
     </main>
   )

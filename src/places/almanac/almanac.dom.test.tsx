@@ -161,7 +161,7 @@ describe('a person’s own values', () => {
       { material: 'PLA', field: 'targetRhPercent', value: 18 },
       { material: 'PLA', field: 'troubleAbovePercent', value: 0.3 },
     ])
-    const cell = (await row('PLA')).querySelector('.own-value')
+    const cell = (await row('PLA')).querySelector('[data-own]')
     expect(cell?.textContent).toBe('18')
     // the boxes go by it: a shelf of PLA has another target now
     const state = fold(store.acts)

@@ -3,6 +3,8 @@ import type { CheckCase, CheckOutcome } from '#core/checks/run-check.ts'
 import { Tick } from '#ui/figure.tsx'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { CHECK_GROUPS } from './check-groups.ts'
+import hand from '#ui/hand.module.css'
+import css from './almanac.module.css'
 
 const CASES = CHECK_GROUPS.flatMap(group => group.cases)
 const FROM = {
@@ -26,9 +28,13 @@ export function ChecksPage() {
   const passed = data?.filter(outcome => outcome.ran && outcome.passed).length ?? 0
   return (
     <>
-      <div className="answer-row">
+      <div className={hand.answerRow}>
         <div>
-          <h1 className="answer" aria-live="polite" data-checks={data ? `${passed}/${CASES.length}` : ''}>
+          <h1
+            className={hand.answer}
+            aria-live="polite"
+            data-checks={data ? `${passed}/${CASES.length}` : ''}
+          >
             {isError
               ? 'The checks broke off'
               : !data || isFetching
@@ -37,26 +43,26 @@ export function ChecksPage() {
                   ? `All ${CASES.length} outside checks hold`
                   : `${CASES.length - passed} of ${CASES.length} checks do not hold`}
           </h1>
-          <p className="behind">
+          <p className={hand.behind}>
             Published values, worked examples and facts of the trade, each against what this very browser
             works out. They are the cases the tests run.
           </p>
         </div>
-        <button type="button" className="filled" onClick={() => void refetch()} disabled={isFetching}>
+        <button type="button" className={hand.filled} onClick={() => void refetch()} disabled={isFetching}>
           Run them again
         </button>
       </div>
       {CHECK_GROUPS.map(group => (
         <section key={group.title}>
-          <h2 className="section">{group.title}</h2>
-          <table className="almanac-table checks-table">
+          <h2 className={hand.section}>{group.title}</h2>
+          <table className={`${css.almanacTable} ${css.checksTable}`}>
             <thead>
               <tr>
                 <th scope="col">what</th>
-                <th scope="col" className="number">
+                <th scope="col" className={css.number}>
                   expected
                 </th>
-                <th scope="col" className="number">
+                <th scope="col" className={css.number}>
                   worked out
                 </th>
                 <th scope="col">source</th>
@@ -85,15 +91,15 @@ function CheckRow({
 }) {
   const failed = outcome !== undefined && !(outcome.ran && outcome.passed)
   return (
-    <tr className={failed ? 'trouble' : undefined}>
+    <tr className={failed ? hand.trouble : undefined}>
       <th scope="row">{check.what}</th>
-      <td className="number">
+      <td className={css.number}>
         {check.expected === undefined
           ? `${short(check.low!)} to ${short(check.high!)}`
           : `${short(check.expected)} ± ${short(check.tolerance!)}`}{' '}
         {check.unit}
       </td>
-      <td className="number">
+      <td className={css.number}>
         {outcome === undefined ? (
           '…'
         ) : outcome.ran ? (
@@ -105,8 +111,8 @@ function CheckRow({
           outcome.reason
         )}
       </td>
-      <td className="check-source">
-        {check.source} <span className="pencil">({FROM[check.provenance]})</span>
+      <td className={css.checkSource}>
+        {check.source} <span className={hand.pencil}>({FROM[check.provenance]})</span>
       </td>
     </tr>
   )

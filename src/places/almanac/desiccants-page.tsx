@@ -8,6 +8,8 @@ import { useMeasures } from '#ui/use-measures.ts'
 import { usePreferences } from '#session/journal-context.tsx'
 import IsothermChart from './isotherm-chart.tsx'
 import { LINES } from './isotherm-option.ts'
+import hand from '#ui/hand.module.css'
+import css from './almanac.module.css'
 
 /** What each desiccant holds in balance with the air, by temperature. */
 export default function DesiccantsPage() {
@@ -30,8 +32,8 @@ export default function DesiccantsPage() {
   ]
   return (
     <>
-      <h1 className="answer">What each desiccant holds</h1>
-      <p className="behind">
+      <h1 className={hand.answer}>What each desiccant holds</h1>
+      <p className={hand.behind}>
         Grams of water a gram, in balance with air of this humidity, the desiccant at{' '}
         {temperature.text(temperatureC)}.
       </p>
@@ -44,20 +46,20 @@ export default function DesiccantsPage() {
         text={temperature.text(temperatureC)}
         set={setTemperature}
       />
-      <div ref={ref} className="isotherms">
+      <div ref={ref} className={css.isotherms} data-part="isotherms">
         {width > 0 && <IsothermChart key={String(dark)} temperatureC={temperatureC} width={width} />}
       </div>
-      <table className="almanac-table">
+      <table className={css.almanacTable}>
         <thead>
           <tr>
             <th scope="col">Desiccant</th>
-            <th scope="col" className="number">
+            <th scope="col" className={css.number}>
               g/mL
             </th>
-            <th scope="col" className="number">
+            <th scope="col" className={css.number}>
               renew at, {temperature.unit}
             </th>
-            <th scope="col" className="wide-cell">
+            <th scope="col" className={css.wideCell}>
               to know
             </th>
           </tr>
@@ -68,14 +70,14 @@ export default function DesiccantsPage() {
               <th scope="row">
                 <LineKey kind={row.kind} /> {row.name}
               </th>
-              <td className="number">{inHundredths(row.bulkDensityGPerMl)}</td>
-              <td className="number">{row.renew}</td>
-              <td className="wide-cell">{row.note}</td>
+              <td className={css.number}>{inHundredths(row.bulkDensityGPerMl)}</td>
+              <td className={css.number}>{row.renew}</td>
+              <td className={css.wideCell}>{row.note}</td>
             </tr>
           ))}
         </tbody>
       </table>
-      <p className="aside">
+      <p className={hand.aside}>
         Silica gel: Tóth equation, Ng et al. 2001 (from memory; beads of unknown kind lie between A and RD,
         ±25
         {THIN}%). The others: typical values at 25 °C from memory, carried to other temperatures by their net
@@ -90,7 +92,7 @@ function LineKey({ kind }: { readonly kind: string }) {
   const line = LINES.find(item => item.kind === kind)
   if (!line) return null
   return (
-    <svg width="30" height="8" className="line-key" aria-hidden="true">
+    <svg width="30" height="8" className={css.lineKey} aria-hidden="true">
       <path
         d="M0 4H30"
         style={{

@@ -20,6 +20,8 @@ import type { Measures } from '#ui/measures.ts'
 import type { State } from '#journal/state.ts'
 import { useMeasures } from '#ui/use-measures.ts'
 import { useJournal } from '#session/journal-query.ts'
+import hand from '#ui/hand.module.css'
+import css from './almanac.module.css'
 
 type Reading = State['readings'][number]
 
@@ -76,17 +78,17 @@ export function HumidityPage() {
   const heatedC = measures.temperature.parse(heatText)
   return (
     <>
-      <h1 className="answer">
+      <h1 className={hand.answer}>
         {inside && room ? <Compared inside={inside} room={room} /> : 'Air from any two of its quantities'}
       </h1>
-      <p className="behind">
+      <p className={hand.behind}>
         RH is over water at every temperature, as displays show it. Beads and filament follow RH at their own
         temperature; which way water moves is told by vapour density.
       </p>
-      <div className="humidity">
+      <div className={css.humidity}>
         {(['Here', 'There'] as const).map((title, index) => (
           <section key={title}>
-            <h2 className="section">{title}</h2>
+            <h2 className={hand.section}>{title}</h2>
             <KnownFields
               title={title}
               known={places[index]!}
@@ -97,14 +99,14 @@ export function HumidityPage() {
               (results[index].ok ? (
                 <AirList air={results[index].air} measures={measures} />
               ) : (
-                <p className="notice" role="alert">
+                <p className={hand.notice} role="alert">
                   {REFUSED[results[index].kind]}
                 </p>
               ))}
           </section>
         ))}
         <section>
-          <h2 className="section">Heat the first to</h2>
+          <h2 className={hand.section}>Heat the first to</h2>
           <TextInput
             label={`Temperature, ${measures.temperature.unit}`}
             inputMode="decimal"
@@ -155,9 +157,9 @@ function KnownFields({
 }) {
   const put = (index: number, half: Half) => change(index === 0 ? [half, known[1]] : [known[0], half])
   return (
-    <div className="known-fields">
+    <div className={css.knownFields}>
       {known.map((half, index) => (
-        <div key={index} className="known-field">
+        <div key={index} className={css.knownField}>
           <NativeSelect
             aria-label={`${title}, ${index === 0 ? 'first' : 'second'} quantity`}
             data={AIR_QUANTITIES.map(quantity => ({ value: quantity, label: NAMES[quantity] }))}
@@ -166,7 +168,7 @@ function KnownFields({
           />
           <TextInput
             aria-label={`${title}, ${NAMES[half.quantity]}, ${unitOf(half.quantity, measures)}`}
-            rightSection={<span className="aside">{unitOf(half.quantity, measures)}</span>}
+            rightSection={<span className={hand.aside}>{unitOf(half.quantity, measures)}</span>}
             rightSectionWidth={52}
             inputMode="decimal"
             value={half.text}
@@ -193,7 +195,7 @@ function AirList({ air, measures }: { readonly air: MoistAir; readonly measures:
     ['mixing ratio', `${inTenths(air.mixingRatioGPerKg)}${THIN}g/kg`],
   ]
   return (
-    <dl className="air-list">
+    <dl className={css.airList}>
       {rows.map(([name, value]) => (
         <div key={name}>
           <dt>{name}</dt>
@@ -270,7 +272,7 @@ function Dries({
         )}
       </p>
       {answer.tooHot && (
-        <p className="notice">
+        <p className={hand.notice}>
           Never above {temperature.text(material.neverAboveC)} for {material.name}: it softens. The spool
           itself may bear less; the maker’s instructions come first.
         </p>

@@ -10,6 +10,8 @@ import { Slider } from './slider.tsx'
 import { useMeasures } from '#ui/use-measures.ts'
 import { useJournal } from '#session/journal-query.ts'
 import { OwnValues } from './own-values.tsx'
+import hand from '#ui/hand.module.css'
+import css from './almanac.module.css'
 
 const STRIP = { width: 300, height: 26, left: 4 }
 /** Moisture on a logarithmic rule, from PP to PVA. */
@@ -28,8 +30,8 @@ export function MaterialsPage() {
   const [changing, setChanging] = useState<MaterialId | null>(null)
   return (
     <>
-      <h1 className="answer">What each material comes to</h1>
-      <p className="behind">
+      <h1 className={hand.answer}>What each material comes to</h1>
+      <p className={hand.behind}>
         Moisture in balance with the air, against two limits: clean below the first, trouble above the second.
         Typical values from memory; where prints suffer is fitted to practice.
       </p>
@@ -43,35 +45,35 @@ export function MaterialsPage() {
         set={setRh}
       >
         {rhPercent !== null && (
-          <button type="button" className="worded" onClick={() => setRh(null)}>
+          <button type="button" className={hand.worded} onClick={() => setRh(null)}>
             each at its target
           </button>
         )}
       </Slider>
-      <table className="almanac-table">
+      <table className={css.almanacTable}>
         <thead>
           <tr>
             <th scope="col">Material</th>
-            <th scope="col" className="number">
+            <th scope="col" className={css.number}>
               target, % RH
             </th>
             <th scope="col">moisture, wt %</th>
-            <th scope="col" className="wide-cell">
+            <th scope="col" className={css.wideCell}>
               <StripScale />
             </th>
-            <th scope="col" className="number wide-cell">
+            <th scope="col" className={`${css.number} ${css.wideCell}`}>
               at 50 %
             </th>
-            <th scope="col" className="number wide-cell">
+            <th scope="col" className={`${css.number} ${css.wideCell}`}>
               saturated
             </th>
-            <th scope="col" className="number wide-cell">
+            <th scope="col" className={`${css.number} ${css.wideCell}`}>
               dry at, {temperature.unit}
             </th>
-            <th scope="col" className="number wide-cell">
+            <th scope="col" className={`${css.number} ${css.wideCell}`}>
               for, h
             </th>
-            <th scope="col" className="number wide-cell">
+            <th scope="col" className={`${css.number} ${css.wideCell}`}>
               never above
             </th>
           </tr>
@@ -89,7 +91,7 @@ export function MaterialsPage() {
         </tbody>
       </table>
       {changing && <OwnValues id={changing} close={() => setChanging(null)} />}
-      <p className="aside">
+      <p className={hand.aside}>
         Touch a name to put your own values in; they stand upright and heavier here and are used everywhere.
         The strip: a tick where a print is clean, a bar from where it suffers, a drop where the material ends.
         Whoever needs nylon clean must dry it by heat: no ordinary box holds it there.
@@ -109,7 +111,7 @@ function MaterialRow({
   readonly rhPercent: number | null
   readonly change: () => void
 }) {
-  const known = (field: MaterialValue) => (own[field] === undefined ? 'pencil' : 'own-value')
+  const known = (field: MaterialValue) => (own[field] === undefined ? hand.pencil : css.ownValue)
   const { temperature } = useMeasures()
   const held = heldAtTarget(material)
   const moisture = rhPercent === null ? held.moisturePercent : equilibriumMoisturePercent(material, rhPercent)
@@ -119,30 +121,35 @@ function MaterialRow({
   return (
     <tr>
       <th scope="row">
-        <button type="button" className="material-name" title="Your own values" onClick={change}>
+        <button type="button" className={css.materialName} title="Your own values" onClick={change}>
           {material.name}
         </button>
       </th>
-      <td className={`number ${known('targetRhPercent')}`}>{inWhole(material.targetRhPercent)}</td>
-      <td className={word === 'expect trouble' ? 'trouble' : undefined}>
+      <td
+        className={`${css.number} ${known('targetRhPercent')}`}
+        data-own={own.targetRhPercent !== undefined || undefined}
+      >
+        {inWhole(material.targetRhPercent)}
+      </td>
+      <td className={word === 'expect trouble' ? hand.trouble : undefined}>
         {moisture < 10 ? inHundredths(moisture) : inTenths(moisture)}, {word}
       </td>
-      <td className="wide-cell">
+      <td className={css.wideCell}>
         <Strip
           material={material}
           moisture={moisture}
           own={own.cleanBelowPercent !== undefined || own.troubleAbovePercent !== undefined}
         />
       </td>
-      <td className={`number wide-cell ${known('moistureAt50Percent')}`}>
+      <td className={`${css.number} ${css.wideCell} ${known('moistureAt50Percent')}`}>
         {inHundredths(material.moistureAt50Percent)}
       </td>
-      <td className={`number wide-cell ${known('saturatedMoisturePercent')}`}>
+      <td className={`${css.number} ${css.wideCell} ${known('saturatedMoisturePercent')}`}>
         {inHundredths(material.saturatedMoisturePercent)}
       </td>
-      <td className="number wide-cell">{range(material.dryAtC, temperature.field)}</td>
-      <td className="number wide-cell">{range(material.dryForHours, String)}</td>
-      <td className="number wide-cell">{temperature.field(material.neverAboveC)}</td>
+      <td className={`${css.number} ${css.wideCell}`}>{range(material.dryAtC, temperature.field)}</td>
+      <td className={`${css.number} ${css.wideCell}`}>{range(material.dryForHours, String)}</td>
+      <td className={`${css.number} ${css.wideCell}`}>{temperature.field(material.neverAboveC)}</td>
     </tr>
   )
 }
@@ -151,7 +158,7 @@ const MARKS = [0.01, 0.1, 1, 10]
 const StripScale = () => (
   <svg width={STRIP.width} height="18" aria-hidden="true">
     {MARKS.map(mark => (
-      <text key={mark} x={along(mark)} y="13" textAnchor="middle" className="strip-mark">
+      <text key={mark} x={along(mark)} y="13" textAnchor="middle" className={css.stripMark}>
         {mark}
       </text>
     ))}
@@ -175,19 +182,25 @@ function Strip({
     <svg
       width={STRIP.width}
       height={STRIP.height}
-      className={own ? 'strip-own' : undefined}
+      className={own ? css.stripOwn : undefined}
       role="img"
       aria-label={`clean below ${material.cleanBelowPercent} %, trouble above ${troubleAbovePercent ?? 'nothing'}`}
     >
-      <path d={`M${STRIP.left} ${middle}H${STRIP.width - STRIP.left}`} className="strip-rule" />
+      <path d={`M${STRIP.left} ${middle}H${STRIP.width - STRIP.left}`} className={css.stripRule} />
       {troubleAbovePercent !== null && (
         <path
           d={`M${along(troubleAbovePercent)} ${middle}H${STRIP.width - STRIP.left}`}
-          className="strip-trouble"
+          className={css.stripTrouble}
         />
       )}
-      <path d={`M${along(material.cleanBelowPercent)} ${middle - 7}V${middle + 7}`} className="strip-clean" />
-      <path d={`M${x} ${middle - 9}c-4.5 6-6 8-6 11a6 6 0 0 0 12 0c0-3-1.5-5-6-11z`} className="strip-drop" />
+      <path
+        d={`M${along(material.cleanBelowPercent)} ${middle - 7}V${middle + 7}`}
+        className={css.stripClean}
+      />
+      <path
+        d={`M${x} ${middle - 9}c-4.5 6-6 8-6 11a6 6 0 0 0 12 0c0-3-1.5-5-6-11z`}
+        className={css.stripDrop}
+      />
     </svg>
   )
 }

@@ -8,6 +8,7 @@ import { parseDecimal } from '#ui/decimal.ts'
 import { FormFoot } from '#ui/form-foot.tsx'
 import { useJournal } from '#session/journal-query.ts'
 import { useWriteAct } from '#session/writing.ts'
+import hand from '#ui/hand.module.css'
 
 type Texts = Readonly<Record<MaterialValue, string>>
 
@@ -46,8 +47,8 @@ export function OwnValues({ id, close }: { readonly id: MaterialId; readonly clo
       centered
       closeButtonProps={{ 'aria-label': 'Close' }}
     >
-      <form onSubmit={submit} noValidate className="form">
-        <p className="aside">
+      <form onSubmit={submit} noValidate className={hand.form}>
+        <p className={hand.aside}>
           From your maker’s data sheet, or your own weighing. An empty field goes by the almanac.
         </p>
         {MATERIAL_VALUE_NAMES.map(name => (

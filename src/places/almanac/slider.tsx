@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react'
+import css from './almanac.module.css'
 
 /** One value drawn along a rule, said beside it in words. */
 export function Slider({
@@ -22,7 +23,7 @@ export function Slider({
   readonly children?: ReactNode
 }) {
   return (
-    <label className="almanac-slider">
+    <label className={css.almanacSlider}>
       <span>{says}</span>
       <input
         type="range"

@@ -9,6 +9,8 @@ import { useState } from 'react'
 import { inTenths, THIN } from '#ui/format.ts'
 import { Slider } from './slider.tsx'
 import { useMeasures } from '#ui/use-measures.ts'
+import hand from '#ui/hand.module.css'
+import css from './almanac.module.css'
 
 const AREA_M2 = 0.5
 const THICKNESS_MM = 2
@@ -48,8 +50,8 @@ export function WallsPage() {
   const { temperature } = useMeasures()
   return (
     <>
-      <h1 className="answer">What lets water in</h1>
-      <p className="behind">
+      <h1 className={hand.answer}>What lets water in</h1>
+      <p className={hand.behind}>
         Litres of room air an hour whose water passes: the one measure for walls, lids and holders alike.
       </p>
       <Slider
@@ -61,8 +63,8 @@ export function WallsPage() {
         text={temperature.text(temperatureC)}
         set={setTemperature}
       />
-      <div className="almanac-columns">
-        <table className="almanac-table">
+      <div className={css.almanacColumns}>
+        <table className={css.almanacTable}>
           <caption>
             Walls of {AREA_M2}
             {THIN}m² and {THICKNESS_MM}
@@ -71,10 +73,10 @@ export function WallsPage() {
           <thead>
             <tr>
               <th scope="col">Wall</th>
-              <th scope="col" className="number">
+              <th scope="col" className={css.number}>
                 L/h
               </th>
-              <th scope="col" className="number">
+              <th scope="col" className={css.number}>
                 g·mm/(m²·day)
               </th>
             </tr>
@@ -83,59 +85,59 @@ export function WallsPage() {
             {(Object.keys(WALLS) as WallMaterial[]).map(wall => (
               <tr key={wall}>
                 <th scope="row">{wall}</th>
-                <td className="number">
+                <td className={css.number}>
                   {litres(wallConductanceLPerH(wall, AREA_M2, THICKNESS_MM, temperatureC))}
                 </td>
-                <td className="number pencil">{WALLS[wall]}</td>
+                <td className={`${css.number} ${hand.pencil}`}>{WALLS[wall]}</td>
               </tr>
             ))}
           </tbody>
         </table>
         <div>
-          <table className="almanac-table">
+          <table className={css.almanacTable}>
             <caption>Lids, L/h</caption>
             <tbody>
               {Object.values(LIDS).map(lid => (
                 <tr key={lid.kind}>
                   <th scope="row">{lid.name}</th>
-                  <td className="number">
+                  <td className={css.number}>
                     {lid.lowLPerH}–{lid.highLPerH}
                   </td>
                 </tr>
               ))}
             </tbody>
           </table>
-          <table className="almanac-table">
+          <table className={css.almanacTable}>
             <caption>Outlets and air that moves, L/h</caption>
             <tbody>
               {outletRows(temperatureC).map(([name, value]) => (
                 <tr key={name}>
                   <th scope="row">{name}</th>
-                  <td className="number">{value}</td>
+                  <td className={css.number}>{value}</td>
                 </tr>
               ))}
             </tbody>
           </table>
         </div>
         <div>
-          <table className="almanac-table">
+          <table className={css.almanacTable}>
             <caption>Beads lie in, L/h</caption>
             <tbody>
               {[...Object.values(HOLDERS), { name: 'plug-in unit', ...PLUG_IN_UNIT }].map(holder => (
                 <tr key={holder.name}>
                   <th scope="row">{holder.name}</th>
-                  <td className="number">{holder.conductanceLPerH}</td>
+                  <td className={css.number}>{holder.conductanceLPerH}</td>
                 </tr>
               ))}
             </tbody>
           </table>
-          <table className="almanac-table">
+          <table className={css.almanacTable}>
             <caption>Bags, g·mm/(m²·day) at their thickness</caption>
             <tbody>
               {Object.entries(FILMS).map(([name, film]) => (
                 <tr key={name}>
                   <th scope="row">{name}</th>
-                  <td className="number pencil">
+                  <td className={`${css.number} ${hand.pencil}`}>
                     {film.permeability}, {film.thicknessMm}
                     {THIN}mm
                   </td>
@@ -145,7 +147,7 @@ export function WallsPage() {
           </table>
         </div>
       </div>
-      <p className="aside">
+      <p className={hand.aside}>
         Permeability as stated at 38 °C and 90 % RH, typical, from memory; lids by common practice; holders
         worked out from bed depth and open area.
       </p>

@@ -18,6 +18,8 @@ import { Figure } from '#ui/figure.tsx'
 import { inTenths, inWhole, THIN } from '#ui/format.ts'
 import { markColour, StateMark } from '#draw/state-mark.tsx'
 import { usePreferences } from '#session/journal-context.tsx'
+import hand from '#ui/hand.module.css'
+import css from './box.module.css'
 
 /** The reading against the strictest material, and the box's air against the room's. */
 export function AirLine({
@@ -37,7 +39,7 @@ export function AirLine({
   const { last, target } = view
   const room = state.rooms.get(view.box.roomId)
   if (!last || !target || !room)
-    return <p className="aside">No reading yet: log one, and this box can be judged.</p>
+    return <p className={hand.aside}>No reading yet: log one, and this box can be judged.</p>
   const box = { ...last, knowledge: 'measured' as const }
   const roomAir = roomAirAt(state, room, last.atMs)
   const outside = { ...roomAir, knowledge: roomAir.measured ? ('measured' as const) : ('assumed' as const) }
@@ -57,7 +59,7 @@ export function AirLine({
       ))
   const held = heldAtTarget(view.materials[target.spool.material])
   return (
-    <p className="air-line">
+    <p className={css.airLine} data-part="air-line">
       {last.word && (
         <>
           <StateMark word={last.word} />{' '}
@@ -72,7 +74,7 @@ export function AirLine({
           'measured',
           `±${view.hygrometer.accuracyPercentRh} %`,
         )}
-        className="strong"
+        className={hand.strong}
       >
         {inWhole(last.relativeHumidityPercent)}
         {THIN}%
@@ -104,7 +106,7 @@ export function AirLine({
         </Figure>
       )}
       {expected && last.settled && (
-        <span className="aside">
+        <span className={hand.aside}>
           {' '}
           (now reckoned <Figure answer={expected(0.1)}>{inWhole(expected(0.1).value)}</Figure>–
           <Figure answer={expected(0.9)}>

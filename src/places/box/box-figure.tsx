@@ -12,6 +12,9 @@ import { inHundredths, THIN } from '#ui/format.ts'
 import { useMeasures } from '#ui/use-measures.ts'
 import { usePreferences } from '#session/journal-context.tsx'
 import { vesselOf } from '#draw/vessel-of.ts'
+import hand from '#ui/hand.module.css'
+import pen from '#draw/pen.module.css'
+import css from './box.module.css'
 
 const MOST = { width: 348, height: 184 }
 
@@ -39,9 +42,9 @@ export function BoxFigure({
     enteredAnswer(quantity, quantity, value, 'mm', box.sizeKnown)
   return (
     <section>
-      <h2 className="section">The box</h2>
+      <h2 className={hand.section}>The box</h2>
       <svg
-        className="drawing"
+        className={pen.drawing}
         width={MOST.width + 60}
         height={y + 30}
         role="group"
@@ -60,36 +63,36 @@ export function BoxFigure({
         />
         <path
           d={`M${x} ${y + 9}v8M${x + width} ${y + 9}v8M${x} ${y + 13}H${x + width}M${x + width + 16} ${y - height}h8M${x + width + 16} ${y}h8M${x + width + 20} ${y - height}V${y}`}
-          className="axis"
+          className={pen.axis}
         />
         <FigureInk answer={measure('inside width', box.widthMm)}>
           <text
             x={x + width / 2}
             y={y + 18}
             textAnchor="middle"
-            className={`halo-wide ${pencil ? 'ink-aside' : ''}`}
+            className={pencil ? `${pen.haloWide} ${pen.inkAside}` : pen.haloWide}
           >
             {length.text(box.widthMm)}
             {tick ? '  ' : ''}
           </text>
-          {tick && <path d={`M${x + width / 2 + 29} ${y + 10}l2.2 2.4 4 -5.4`} className="ink-tick" />}
+          {tick && <path d={`M${x + width / 2 + 29} ${y + 10}l2.2 2.4 4 -5.4`} className={pen.inkTick} />}
         </FigureInk>
         <FigureInk answer={measure('inside height', box.heightMm)}>
           <text
             x={x + width + 24}
             y={y - height / 2 + 5}
-            className={`halo-wide ${pencil ? 'ink-aside' : ''}`}
+            className={pencil ? `${pen.haloWide} ${pen.inkAside}` : pen.haloWide}
           >
             {length.bare(box.heightMm)}
           </text>
           {tick && (
-            <path d={`M${x + width + 52} ${y - height / 2 - 3}l2.2 2.4 4 -5.4`} className="ink-tick" />
+            <path d={`M${x + width + 52} ${y - height / 2 - 3}l2.2 2.4 4 -5.4`} className={pen.inkTick} />
           )}
         </FigureInk>
       </svg>
-      <p className="caption">
+      <p className={css.caption}>
         <Figure answer={volume}>{measures.volume.text(volume.value)}</Figure> {container.name},{' '}
-        <span className={box.lidKnown === 'assumed' ? 'aside' : undefined}>{LIDS[box.lid].name}</span>
+        <span className={box.lidKnown === 'assumed' ? hand.aside : undefined}>{LIDS[box.lid].name}</span>
         {report && (
           <>
             {' '}
@@ -104,7 +107,7 @@ export function BoxFigure({
             >
               {inHundredths(report.leakLPerH.middle)}
               {THIN}L/h{' '}
-              <span className="pencil">
+              <span className={hand.pencil}>
                 ({inHundredths(report.leakLPerH.low)}–{inHundredths(report.leakLPerH.high)})
               </span>
             </Figure>

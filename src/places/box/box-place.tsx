@@ -26,6 +26,8 @@ import { StrictestLine } from './strictest-line.tsx'
 import { SpoolRow } from './spool-row.tsx'
 import { WeighedLine } from './weighed-line.tsx'
 import { WaterLedger } from './water-ledger.tsx'
+import hand from '#ui/hand.module.css'
+import css from './box.module.css'
 
 const LogReading = later(() => import('#dialogs/log-reading/log-reading.tsx'))
 const MoveDialog = later(() => import('#dialogs/move/move-dialog.tsx'))
@@ -41,9 +43,9 @@ export default function BoxPlace() {
   const known = useMemo(() => knownBox(journal, boxId), [journal, boxId])
   if (!known)
     return (
-      <main className="page" data-place="box">
-        <h1 className="answer">No such box</h1>
-        <p className="behind">
+      <main className={hand.page} data-place="box">
+        <h1 className={hand.answer}>No such box</h1>
+        <p className={hand.behind}>
           It may have been taken back, or the address is from another journal.{' '}
           <Link to={`${base}/`}>To the shelf</Link>
         </p>
@@ -89,53 +91,53 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
   const history = useMemo(() => historyData(view, report, nowMs, zone), [view, report, nowMs, zone])
   const contradiction = report?.contradiction
   return (
-    <main className="page" data-place="box">
-      <div className="answer-row">
+    <main className={hand.page} data-place="box">
+      <div className={hand.answerRow}>
         <div>
-          <p className="where">
-            <Link to={`${base}/`} className="back">
+          <p className={hand.where}>
+            <Link to={`${base}/`} className={css.back}>
               Shelf
             </Link>{' '}
-            <button type="button" className="box-name" title="Name it" onClick={() => setDoing('naming')}>
+            <button type="button" className={css.boxName} title="Name it" onClick={() => setDoing('naming')}>
               {view.box.name}
             </button>
           </p>
-          <h1 className="answer" aria-live="polite">
+          <h1 className={hand.answer} aria-live="polite">
             <AnswerLine view={view} report={report} judgement={judgement} nowMs={nowMs} zone={zone} />
           </h1>
-          <p className="behind">
+          <p className={hand.behind}>
             <BehindAnswer view={view} report={report} judgement={judgement} nowMs={nowMs} />{' '}
             <StrictestLine view={view} report={report} judgement={judgement} nowMs={nowMs} zone={zone} />
           </p>
         </div>
-        <div className="acts">
-          <span className="acts-words">
+        <div className={hand.acts}>
+          <span className={css.actsWords}>
             {hasCharge && (
               <>
-                <button type="button" className="worded" onClick={() => setDoing('renewing')}>
+                <button type="button" className={hand.worded} onClick={() => setDoing('renewing')}>
                   Renew the beads
                 </button>
-                <button type="button" className="worded" onClick={() => setDoing('weighing')}>
+                <button type="button" className={hand.worded} onClick={() => setDoing('weighing')}>
                   Weigh them
                 </button>
               </>
             )}
-            <button type="button" className="worded" onClick={() => setDoing('moving')}>
+            <button type="button" className={hand.worded} onClick={() => setDoing('moving')}>
               Move or swap
             </button>
           </span>
-          <button type="button" className="filled" onClick={() => setDoing('reading')}>
+          <button type="button" className={hand.filled} onClick={() => setDoing('reading')}>
             Log a reading <kbd>L</kbd>
           </button>
         </div>
       </div>
       {error && (
-        <p className="notice">
+        <p className={hand.notice}>
           This box could not be reckoned: {error.message} Its readings are kept; reload to try again.
         </p>
       )}
       {contradiction && (
-        <p className="notice" role="alert">
+        <p className={hand.notice} role="alert">
           The readings contradict what I was told.{' '}
           {contradiction.worst.kind === 'reading'
             ? 'What the display showed'
@@ -159,7 +161,7 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
       {report && (
         <FactWorthMost view={view} report={report} roomIsRead={(facts?.room.readings.length ?? 0) > 0} />
       )}
-      <div className="three">
+      <div className={css.three}>
         <BoxFigure view={view} report={report} />
         {report ? (
           <WaterLedger
@@ -170,7 +172,7 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
             narrow={width > 0 && width < 480}
           />
         ) : (
-          <p className="aside">
+          <p className={hand.aside}>
             {facts && facts.charges.length > 0
               ? 'reckoning …'
               : 'No beads are told: nothing can be reckoned.'}
@@ -179,11 +181,11 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
         <ChangeArrows view={view} report={report} nowMs={nowMs} zone={zone} />
       </div>
       <GramsLine view={view} wanted={grams.data} failed={grams.isError} />
-      <section ref={ref} className="history">
-        <h2 className="section">How it went, and how it may go, % RH</h2>
+      <section ref={ref} className={css.history} data-part="history">
+        <h2 className={hand.section}>How it went, and how it may go, % RH</h2>
         <Suspense
           fallback={
-            <p className="aside" style={{ height: 158 }}>
+            <p className={hand.aside} style={{ height: 158 }}>
               Drawing …
             </p>
           }
@@ -192,11 +194,11 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
         </Suspense>
       </section>
       {report && <SpoolRow view={view} report={report} details={spools.data} failed={spools.isError} />}
-      <p className="page-foot">
-        <Link to={`${base}/entries?box=${view.box.boxId}`} className="worded">
+      <p className={hand.pageFoot}>
+        <Link to={`${base}/entries?box=${view.box.boxId}`} className={hand.worded}>
           Everything entered for {view.box.name}
         </Link>
-        <Link to={`${base}/box/${view.box.boxId}/card`} className="worded">
+        <Link to={`${base}/box/${view.box.boxId}/card`} className={hand.worded}>
           Its card, to print
         </Link>
       </p>

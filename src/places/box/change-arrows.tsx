@@ -11,6 +11,9 @@ import { inTenths, inWhole, signed, THIN } from '#ui/format.ts'
 import { useMeasures } from '#ui/use-measures.ts'
 import { beadsInG } from '#ui/beads-figure.tsx'
 import { usePreferences } from '#session/journal-context.tsx'
+import hand from '#ui/hand.module.css'
+import pen from '#draw/pen.module.css'
+import css from './box.module.css'
 
 const W = 216
 const H = 138
@@ -38,8 +41,10 @@ export function ChangeArrows({
   if (!last || !before || !charge)
     return (
       <section>
-        <h2 className="section">What changed</h2>
-        <p className="aside">Two readings tell what temperature and what water did. Read it once more.</p>
+        <h2 className={hand.section}>What changed</h2>
+        <p className={hand.aside}>
+          Two readings tell what temperature and what water did. Read it once more.
+        </p>
       </section>
     )
   const gel = SILICA_GELS[charge.desiccant]
@@ -75,7 +80,7 @@ export function ChangeArrows({
   )
   return (
     <section>
-      <h2 className="section">
+      <h2 className={hand.section}>
         <Figure
           answer={enteredAnswer(
             'reading before',
@@ -102,7 +107,7 @@ export function ChangeArrows({
         : what changed
       </h2>
       <svg
-        className="drawing"
+        className={pen.drawing}
         width="264"
         height="172"
         role="img"
@@ -114,29 +119,49 @@ export function ChangeArrows({
         {lines.map(rh => (
           <path
             key={rh}
-            className="equal-loading"
+            className={css.equalLoading}
             clipPath="url(#change-plot)"
             d={`M${x(t0)} ${y(rh)}L${x(t1)} ${y(rhAtConstantLoadingPercent(gel.sorbent, { relativeHumidityPercent: rh, fromTemperatureC: t0, toTemperatureC: t1 }))}`}
           />
         ))}
-        <path d={`M${LEFT} 8V${8 + H}H${LEFT + W}`} className="axis" />
+        <path d={`M${LEFT} 8V${8 + H}H${LEFT + W}`} className={pen.axis} />
         {ticks.map(rh => (
-          <text key={rh} x={LEFT - 5} y={y(rh) + 4} textAnchor="end" className="ink-small">
+          <text
+            key={rh}
+            x={LEFT - 5}
+            y={y(rh) + 4}
+            textAnchor="end"
+            className={pen.inkSmall}
+            data-part="ink-small"
+          >
             {rh}
           </text>
         ))}
         {tempTicks.map(t => (
-          <text key={t} x={x(t)} y={8 + H + 16} textAnchor="middle" className="ink-small">
+          <text
+            key={t}
+            x={x(t)}
+            y={8 + H + 16}
+            textAnchor="middle"
+            className={pen.inkSmall}
+            data-part="ink-small"
+          >
             {inWhole(inScale(t, scale))}
           </text>
         ))}
-        <text x={LEFT + W} y={8 + H + 16} className="ink-small" textAnchor="middle">
+        <text x={LEFT + W} y={8 + H + 16} className={pen.inkSmall} data-part="ink-small" textAnchor="middle">
           °{scale}
         </text>
         {target !== undefined && target >= r0 && target <= r1 && (
           <>
-            <path d={`M${LEFT} ${y(target)}h${W}`} className="target-line" />
-            <text x={LEFT + W} y={y(target) - 4} textAnchor="end" className="ink-small">
+            <path d={`M${LEFT} ${y(target)}h${W}`} className={css.targetLine} />
+            <text
+              x={LEFT + W}
+              y={y(target) - 4}
+              textAnchor="end"
+              className={pen.inkSmall}
+              data-part="ink-small"
+            >
               target {target}
             </text>
           </>
@@ -153,21 +178,21 @@ export function ChangeArrows({
               orient="auto"
               markerUnits="userSpaceOnUse"
             >
-              <path d="M0 0L7 3.5L0 7Z" className={`head-${kind}`} />
+              <path d="M0 0L7 3.5L0 7Z" className={kind === 'heat' ? css.headHeat : css.headWater} />
             </marker>
           ))}
         </defs>
         {Math.abs(last.temperatureC - before.temperatureC) > 0.2 && (
           <path
             d={`M${x(before.temperatureC)} ${y(before.relativeHumidityPercent)}L${x(last.temperatureC)} ${y(between)}`}
-            className="heat-arrow"
+            className={css.heatArrow}
             markerEnd="url(#head-heat)"
           />
         )}
         {Math.abs(last.relativeHumidityPercent - between) > 0.4 && (
           <path
             d={`M${x(last.temperatureC)} ${y(between)}V${y(last.relativeHumidityPercent)}`}
-            className="water-arrow"
+            className={css.waterArrow}
             markerEnd="url(#head-water)"
           />
         )}
@@ -175,9 +200,14 @@ export function ChangeArrows({
           cx={x(before.temperatureC)}
           cy={y(before.relativeHumidityPercent)}
           r="3.4"
-          className="then-dot"
+          className={css.thenDot}
         />
-        <circle cx={x(last.temperatureC)} cy={y(last.relativeHumidityPercent)} r="3.6" className="now-dot" />
+        <circle
+          cx={x(last.temperatureC)}
+          cy={y(last.relativeHumidityPercent)}
+          r="3.6"
+          className={css.nowDot}
+        />
         <text
           x={x(before.temperatureC)}
           y={
@@ -185,12 +215,13 @@ export function ChangeArrows({
             (last.relativeHumidityPercent > before.relativeHumidityPercent ? 17 : -8)
           }
           textAnchor="middle"
-          className="ink-small halo"
+          className={`${pen.inkSmall} ${pen.halo}`}
+          data-part="ink-small"
         >
           {shortDayText(before.atMs, nowMs, zone)}
         </text>
       </svg>
-      <p className="change-words">
+      <p>
         <Figure answer={change}>
           {signed(inTenths(scale === 'C' ? change.value : (change.value * 9) / 5))}
           {THIN}°{scale}
@@ -214,7 +245,7 @@ export function ChangeArrows({
         .
         {Math.abs(last.relativeHumidityPercent - before.relativeHumidityPercent) <
           view.hygrometer.accuracyPercentRh && (
-          <span className="aside">
+          <span className={hand.aside}>
             {' '}
             Within the display’s{' '}
             <Figure

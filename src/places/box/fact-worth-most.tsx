@@ -7,6 +7,8 @@ import { dateAnswer } from '#core/answers/answers.ts'
 import { lengthText } from '#ui/dates.ts'
 import { Figure } from '#ui/figure.tsx'
 import { TellForm, tellable } from './tell-form.tsx'
+import css from './box.module.css'
+import hand from '#ui/hand.module.css'
 
 /** A fact is worth asking for when it takes at least this share of the width away. */
 const WORTH_ASKING = 0.15
@@ -42,19 +44,19 @@ export function FactWorthMost({
     </Figure>
   )
   return (
-    <div className="fact" data-fact={fact.id}>
+    <div className={css.fact} data-fact={fact.id}>
       <p>
         Tell me {fact.ask}: narrows{' '}
-        <span className="aside">
+        <span className={hand.aside}>
           {late(shares, 0.1, 'early date now')}–{late(shares, 0.9, 'late date now')}
         </span>{' '}
         to {late(fact.sharesOfDates, 0.1, 'early date, this known')}–
         {late(fact.sharesOfDates, 0.9, 'late date, this known')}.
       </p>
-      <button type="button" className="worded" onClick={() => setTelling(fact.id)}>
+      <button type="button" className={hand.worded} onClick={() => setTelling(fact.id)}>
         Tell
       </button>
-      <button type="button" className="worded" onClick={() => setSkipped([...skipped, fact.id])}>
+      <button type="button" className={hand.worded} onClick={() => setSkipped([...skipped, fact.id])}>
         Skip
       </button>
       {telling && <TellForm view={view} unknown={telling} close={() => setTelling(null)} />}

@@ -6,6 +6,8 @@ import { Figure } from '#ui/figure.tsx'
 import { useMeasures } from '#ui/use-measures.ts'
 import { usePreferences } from '#session/journal-context.tsx'
 import { moneyFor, roundedGrams } from '#ui/format.ts'
+import css from './box.module.css'
+import hand from '#ui/hand.module.css'
 
 /** How many beads, freshly heated and put in now, would last; and what else would do instead. */
 export function GramsLine({
@@ -26,12 +28,12 @@ export function GramsLine({
     </>
   )
   return (
-    <section className="grams" aria-live="polite">
-      <h2 className="section">Grams wanted</h2>
+    <section className={css.grams} aria-live="polite">
+      <h2 className={hand.section}>Grams wanted</h2>
       <p>
         {inIt}
-        {failed && <span className="aside">The sizes could not be reckoned.</span>}
-        {!failed && !wanted && <span className="aside">Sizing …</span>}
+        {failed && <span className={hand.aside}>The sizes could not be reckoned.</span>}
+        {!failed && !wanted && <span className={hand.aside}>Sizing …</span>}
         {wanted && <Sizes wanted={wanted} inItG={beadsInG(charges)} />}
       </p>
     </section>
@@ -117,7 +119,7 @@ const GramsFigure = ({
     >
       <strong>{weight.text(most)}</strong>
       {least !== most && (
-        <span className="pencil">
+        <span className={hand.pencil}>
           {' '}
           ({weight.bare(least)}–{weight.bare(most)})
         </span>

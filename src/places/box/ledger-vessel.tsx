@@ -5,6 +5,8 @@ import { shortDayText } from '#ui/dates.ts'
 import { useMeasures } from '#ui/use-measures.ts'
 import { FigureInk } from '#ui/figure.tsx'
 import { gramScale, levelY, type Columns, type Frame } from './ledger-columns.ts'
+import pen from '#draw/pen.module.css'
+import css from './box.module.css'
 
 /** The beads' water: today's level, what is left to the notch, and the level after heating. */
 export function LedgerVessel({
@@ -42,7 +44,7 @@ export function LedgerVessel({
   const lostY = wordsY ?? (notch === null ? 0 : Math.min(notch - 5, held - 40))
   return (
     <g>
-      <rect x={left} y={held} width={width} height={bottom - held} className="water" />
+      <rect x={left} y={held} width={width} height={bottom - held} className={pen.water} />
       {isLeft && <rect x={left} y={notch} width={width} height={held - notch} fill="url(#left-hatch)" />}
       <defs>
         <pattern
@@ -52,42 +54,42 @@ export function LedgerVessel({
           patternUnits="userSpaceOnUse"
           patternTransform="rotate(45)"
         >
-          <path d="M0 3H6" className="left-hatch" />
+          <path d="M0 3H6" className={css.leftHatch} />
         </pattern>
       </defs>
-      <path d={`M${left} ${fresh}H${right}`} className="fresh-level" />
+      <path d={`M${left} ${fresh}H${right}`} className={css.freshLevel} />
       <path
         d={`M${left - 7} ${top - 7}L${left} ${top}V${bottom}H${right}V${top}L${right + 7} ${top - 7}`}
-        className="box-outline"
+        className={css.boxOutline}
       />
       {notch !== null && (charge.notchG ?? 0) >= 0.05 && (
-        <path d={`M${right} ${notch - 5}v10l-8 -5z`} className="notch" />
+        <path d={`M${right} ${notch - 5}v10l-8 -5z`} className={pen.notch} />
       )}
       <FigureInk answer={heldAnswer(charge)}>
         <text
           x={deep ? left + width / 2 : left - 8}
           y={deep ? (held + bottom) / 2 + 7 : held + 6}
           textAnchor={deep ? 'middle' : 'end'}
-          className={deep ? 'held inside' : 'held'}
+          className={deep ? `${css.held} ${css.inside}` : css.held}
         >
           {water.text(charge.waterG)}
         </text>
       </FigureInk>
       {charge.notchG !== null && charge.notchG < 0.05 && (
-        <text x={labelX - 12} y={lostY} className="ink-label">
+        <text x={labelX - 12} y={lostY}>
           target out of reach
         </text>
       )}
       {charge.notchG !== null && charge.notchG >= 0.05 && (
         <FigureInk answer={notchAnswer(charge)}>
-          <text x={labelX - 12} y={lostY} className="ink-label">
+          <text x={labelX - 12} y={lostY}>
             lost at {water.text(charge.notchG)}
           </text>
         </FigureInk>
       )}
       {isLeft && charge.notchG !== null && (
         <>
-          <path d={`M${right + 6} ${notch}h6V${held}h-6`} className="bracket" />
+          <path d={`M${right + 6} ${notch}h6V${held}h-6`} className={css.bracket} />
           <FigureInk
             answer={differenceAnswer(
               'water it can still take',
@@ -96,13 +98,13 @@ export function LedgerVessel({
               ['water in the beads', charge.waterG],
             )}
           >
-            <text x={labelX} y={lostY + 22} className="left-figure">
+            <text x={labelX} y={lostY + 22} className={css.leftFigure}>
               {water.text(charge.notchG - charge.waterG)} left
             </text>
           </FigureInk>
           {leaves && !leaves.beyondHorizon.middle && (
             <FigureInk answer={dateAnswer('middle date', 0.5, leaves.sharesOfDates, report.draws)}>
-              <text x={labelX} y={lostY + 41} className="ink-label">
+              <text x={labelX} y={lostY + 41}>
                 likely to {shortDayText(msFromSeconds(leaves.spread.middle), nowMs, zone)}
               </text>
             </FigureInk>
@@ -113,7 +115,7 @@ export function LedgerVessel({
         <text
           x={labelX - 12}
           y={wordsY === null ? Math.max(fresh + 4, held + 18, lostY + 62) : lostY + 62}
-          className="ink-small-aside"
+          className={pen.inkSmallAside}
         >
           fresh: {water.text(charge.freshG)}
         </text>
@@ -123,12 +125,13 @@ export function LedgerVessel({
         y={(wordsY === null ? bottom : lostY + 70 + side) - side}
         width={side}
         height={side}
-        className="water"
+        className={pen.water}
       />
       <text
         x={side + 9}
         y={(wordsY === null ? bottom : lostY + 70 + side) - side / 2 + 5}
-        className="ink-small"
+        className={pen.inkSmall}
+        data-part="ink-small"
       >
         {unit} g of water
       </text>

@@ -5,6 +5,7 @@ import { nameField } from '#records/fields.ts'
 import type { BoxRecord } from '#journal/state.ts'
 import { useWriteAct } from '#session/writing.ts'
 import { FormFoot } from '#ui/form-foot.tsx'
+import hand from '#ui/hand.module.css'
 
 /** A box's own name, as it stands on its slip. */
 export function RenameBox({ box, close }: { readonly box: BoxRecord; readonly close: () => void }) {
@@ -31,7 +32,7 @@ export function RenameBox({ box, close }: { readonly box: BoxRecord; readonly cl
       centered
       closeButtonProps={{ 'aria-label': 'Close' }}
     >
-      <form onSubmit={submit} noValidate className="form">
+      <form onSubmit={submit} noValidate className={hand.form}>
         <TextInput
           label="Name"
           data-autofocus

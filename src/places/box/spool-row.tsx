@@ -20,6 +20,9 @@ import { Figure } from '#ui/figure.tsx'
 import { HatchDefs, hatchId } from '#draw/hatch.tsx'
 import { inHundredths, inTenths, inWhole, THIN } from '#ui/format.ts'
 import { usePreferences } from '#session/journal-context.tsx'
+import css from './box.module.css'
+import hand from '#ui/hand.module.css'
+import pen from '#draw/pen.module.css'
 
 /** Every spool inside: the words for its next print and its mean, and how long it stays printable or needs to dry. */
 export function SpoolRow({
@@ -35,11 +38,11 @@ export function SpoolRow({
 }) {
   const { dark } = usePreferences()
   return (
-    <section className="spools" aria-label="Spools inside">
+    <section aria-label="Spools inside">
       <svg width="0" height="0" aria-hidden="true">
         <HatchDefs spools={view.spools} dark={dark} />
       </svg>
-      <ul className="spool-row">
+      <ul className={css.spoolRow}>
         {view.spools.map(spool => (
           <SpoolItem
             key={spool.spoolId}
@@ -51,7 +54,7 @@ export function SpoolRow({
           />
         ))}
       </ul>
-      <p className="aside small">
+      <p className={`${hand.aside} ${hand.small}`} data-wraps>
         A print is judged on the mean of the filament it takes, a hundred grams where none is named. Times are
         until that passes what prints usually bear, in the air as it is now.
       </p>
@@ -84,32 +87,40 @@ function SpoolItem({
   const meanWord = spoolWord(material, mean.value)
   const held = heldAtTarget(material)
   return (
-    <li className="spool-item">
+    <li className={css.spoolItem}>
       <SpoolRing spool={spool} word={nextWord ?? meanWord} />
       <div>
-        <p className="spool-name">{spool.name}</p>
+        <p className={css.spoolName} data-part="spool-name">
+          {spool.name}
+        </p>
         {next && detail ? (
-          <p className={nextWord === 'expect trouble' ? 'trouble' : undefined}>
+          <p
+            className={nextWord === 'expect trouble' ? hand.trouble : undefined}
+            data-wraps={nextWord === 'expect trouble' || undefined}
+          >
             {detail.nextG < NEXT_PRINT_G ? 'what is left' : 'next print'} {nextWord}{' '}
-            <Figure answer={next} className="small">
+            <Figure answer={next} className={hand.small}>
               {inHundredths(next.value)}
               {THIN}% <Range spread={detail.nextSpread} />
             </Figure>
           </p>
         ) : (
-          <p className="aside">
+          <p className={hand.aside} data-wraps>
             {failed ? 'the next print could not be reckoned' : 'the next print: reckoning …'}
           </p>
         )}
-        <p className={meanWord === 'expect trouble' ? 'trouble' : undefined}>
+        <p
+          className={meanWord === 'expect trouble' ? hand.trouble : undefined}
+          data-wraps={meanWord === 'expect trouble' || undefined}
+        >
           mean {meanWord}{' '}
-          <Figure answer={mean} className="small">
+          <Figure answer={mean} className={hand.small}>
             {inHundredths(mean.value)}
             {THIN}% <Range spread={now.spread} />
           </Figure>
         </p>
         {detail && detail.pastM >= 1 && (
-          <p className="aside small">
+          <p className={`${hand.aside} ${hand.small}`} data-wraps>
             only the first{' '}
             <Figure answer={lengthPastAnswer(detail, material, spool.name)}>
               {inWhole(detail.pastM)}
@@ -120,7 +131,7 @@ function SpoolItem({
         )}
         {detail && <Lasts detail={detail} material={material} name={spool.name} />}
         {held.cleanHoldingRhPercent < LOWEST_BOX_PERCENT && held.word !== 'clean' && (
-          <p className="aside small">
+          <p className={`${hand.aside} ${hand.small}`} data-wraps>
             no box keeps it clean, its target slows it: clean below{' '}
             <Figure
               answer={holdingRhAnswer(
@@ -159,7 +170,7 @@ function SpoolItem({
 const LOWEST_BOX_PERCENT = 5
 
 const Range = ({ spread }: { readonly spread: { readonly low: number; readonly high: number } }) => (
-  <span className="pencil">
+  <span className={hand.pencil}>
     ({inHundredths(spread.low)}–{inHundredths(spread.high)})
   </span>
 )
@@ -227,12 +238,12 @@ function Lasting({ time, quantity }: { readonly time: TimeToLimit; readonly quan
     time.late === null ? 'never' : count(time.late),
   ]
   return (
-    <Figure answer={passingAnswer(quantity, time, time.passing!)} className="small">
+    <Figure answer={passingAnswer(quantity, time, time.passing!)} className={hand.small}>
       {middle}
       {THIN}
       {inDays ? 'days' : 'h'}
       {low !== high && (
-        <span className="pencil">
+        <span className={hand.pencil}>
           {' '}
           ({low}–{high})
         </span>
@@ -245,21 +256,21 @@ function Lasting({ time, quantity }: { readonly time: TimeToLimit; readonly quan
 function SpoolRing({ spool, word }: { readonly spool: SpoolRecord; readonly word: SpoolWord }) {
   return (
     <svg width="56" height="56" viewBox="-28 -28 56 56" aria-hidden="true">
-      <circle r="22" fill={`url(#${hatchId(spool.material, spool.colour)})`} className="winding-edge" />
-      <circle r="12" className="flange" />
-      <circle r="6.5" className="flange-hole" />
-      {word === 'clean' && <circle r="25.5" className="ring-clean" />}
-      {word === 'usable' && <circle r="25" className="ring-usable" />}
+      <circle r="22" fill={`url(#${hatchId(spool.material, spool.colour)})`} className={pen.windingEdge} />
+      <circle r="12" className={pen.flange} />
+      <circle r="6.5" className={pen.flangeHole} />
+      {word === 'clean' && <circle r="25.5" className={css.ringClean} />}
+      {word === 'usable' && <circle r="25" className={css.ringUsable} />}
       {word === 'expect trouble' && (
         <>
-          <circle r="24" className="ring-trouble" />
+          <circle r="24" className={css.ringTrouble} />
           {[0, 1, 2, 3, 4, 5, 6, 7].map(i => (
             <circle
               key={i}
               cx={24 * Math.cos(i * 0.785 + 0.3)}
               cy={24 * Math.sin(i * 0.785 + 0.3)}
               r={i % 2 ? 1.3 : 1.9}
-              className="ring-bubble"
+              className={css.ringBubble}
             />
           ))}
         </>

@@ -14,6 +14,7 @@ import { useWriteAct } from '#session/writing.ts'
 import LogReading from '#dialogs/log-reading/log-reading.tsx'
 import { within } from '#ui/measures.ts'
 import { useMeasures } from '#ui/use-measures.ts'
+import hand from '#ui/hand.module.css'
 
 export const FRESHNESS_WORDS: Readonly<Record<Freshness, string>> = {
   new: 'new from the tin',
@@ -96,7 +97,7 @@ export function TellForm({
       centered
       closeButtonProps={{ 'aria-label': 'Close' }}
     >
-      <form onSubmit={submit} noValidate className="form">
+      <form onSubmit={submit} noValidate className={hand.form}>
         {isMass ? (
           <TextInput
             label={`Beads, ${weight.unit}`}

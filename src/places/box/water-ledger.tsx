@@ -6,6 +6,9 @@ import { inWhole } from '#ui/format.ts'
 import { layRows, levelY, NARROW, ROW, WIDE, type Columns } from './ledger-columns.ts'
 import { flowsOf, type Flow } from './ledger-flows.ts'
 import { LedgerVessel } from './ledger-vessel.tsx'
+import hand from '#ui/hand.module.css'
+import pen from '#draw/pen.module.css'
+import css from './box.module.css'
 
 /** Letters that fit between a name and its figure. */
 const MOST_BECAUSE = 11
@@ -44,10 +47,10 @@ export function WaterLedger({
   const top = Math.max(84, (rows.at(-1)?.y ?? 0) + 16)
   const frame = { top, bottom: top + columns.height }
   return (
-    <section className="ledger">
-      <h2 className="section">Water in, mg a day</h2>
+    <section>
+      <h2 className={hand.section}>Water in, mg a day</h2>
       <svg
-        className="drawing"
+        className={pen.drawing}
         width={columns.page}
         height={Math.max(frame.bottom + 8, bottom + (narrow ? 150 : 64))}
         role="group"
@@ -63,15 +66,15 @@ export function WaterLedger({
             />
           ))}
         {rows.map(({ flow, y: at }) => (
-          <g key={flow.name} className={flow.pencil ? 'row pencil-row' : 'row'}>
-            <text x="0" y={at + 5} className="ledger-name">
+          <g key={flow.name} className={flow.pencil ? css.pencilRow : undefined}>
+            <text x="0" y={at + 5} className={css.ledgerName} data-part="ledger-name">
               {flow.name}
             </text>
             {flow.name.length <= 10 && flow.because.length <= MOST_BECAUSE && !narrow && (
               <Because view={view} flow={flow} y={at + 5} />
             )}
             <FigureInk answer={flow.answer}>
-              <text x={columns.figure} y={at + 5} textAnchor="end" className="strong">
+              <text x={columns.figure} y={at + 5} textAnchor="end" className={hand.strong}>
                 {inWhole(flow.answer.value)}
               </text>
               <RangeInk x={columns.list - 4} y={at + 5} range={flow.range} />
@@ -90,25 +93,25 @@ export function WaterLedger({
                 rest.map(flow => [flow.name, flow.answer.value]),
               )}
             >
-              <text x={columns.figure} y={y + 5} textAnchor="end" className="strong">
+              <text x={columns.figure} y={y + 5} textAnchor="end" className={hand.strong}>
                 {inWhole(rest.reduce((sum, flow) => sum + flow.answer.value, 0))}
               </text>
             </FigureInk>
           </g>
         )}
-        <path d={`M0 ${bottom - 5}H${columns.list}`} className="axis" />
+        <path d={`M0 ${bottom - 5}H${columns.list}`} className={pen.axis} />
         <text x="0" y={bottom + 13}>
           in all
         </text>
         <FigureInk answer={total}>
-          <text x={columns.figure} y={bottom + 13} textAnchor="end" className="ledger-total">
+          <text x={columns.figure} y={bottom + 13} textAnchor="end" className={css.ledgerTotal}>
             {inWhole(total.value)}
           </text>
           <RangeInk x={columns.list - 4} y={bottom + 13} range={report.inflowMgPerDay} />
         </FigureInk>
         {takers.length > 0 && (
           <g>
-            <text x="0" y={bottom + 34} className="ink-aside">
+            <text x="0" y={bottom + 34} className={pen.inkAside}>
               {takers.length === 1 ? 'one spool takes up' : 'spools take up'}
             </text>
             <FigureInk
@@ -118,7 +121,7 @@ export function WaterLedger({
                 takers.map(flow => [flow.name, -flow.answer.value]),
               )}
             >
-              <text x={columns.figure} y={bottom + 34} textAnchor="end" className="ink-aside">
+              <text x={columns.figure} y={bottom + 34} textAnchor="end" className={pen.inkAside}>
                 {inWhole(-takers.reduce((sum, flow) => sum + flow.answer.value, 0))}
               </text>
             </FigureInk>
@@ -150,7 +153,7 @@ const RangeInk = ({
   readonly y: number
   readonly range: { readonly low: number; readonly high: number }
 }) => (
-  <text x={x} y={y} textAnchor="end" className="ink-small-aside">
+  <text x={x} y={y} textAnchor="end" className={pen.inkSmallAside}>
     {inWhole(range.low)}–{inWhole(range.high)}
   </text>
 )
@@ -158,7 +161,7 @@ const RangeInk = ({
 /** What a way is known by, beside its name. */
 function Because({ view, flow, y }: { readonly view: BoxView; readonly flow: Flow; readonly y: number }) {
   const words = (
-    <text x="76" y={y} className="ink-small-aside">
+    <text x="76" y={y} className={pen.inkSmallAside}>
       {flow.because}
     </text>
   )
@@ -188,11 +191,11 @@ function StreamInk({
 }) {
   const r = 7 + width / 2
   const path = `M${columns.list + 6} ${y}H${x - r}Q${x} ${y} ${x} ${y + r}V${level}`
-  if (flow.pencil) return <path d={path} className="stream-pencil" />
+  if (flow.pencil) return <path d={path} className={css.streamPencil} />
   return (
-    <g className="stream">
-      <path d={path} strokeWidth={width + 2} className="stream-edge" />
-      <path d={path} strokeWidth={width} className="stream-water" />
+    <g>
+      <path d={path} strokeWidth={width + 2} className={css.streamEdge} />
+      <path d={path} strokeWidth={width} className={css.streamWater} />
     </g>
   )
 }

@@ -13,6 +13,7 @@ import { useMeasures } from '#ui/use-measures.ts'
 import { useWriteAct } from '#session/writing.ts'
 import { readWeight, type WeightText } from '#ui/read-weight.ts'
 import { WeightFields } from '#ui/weight-fields.tsx'
+import hand from '#ui/hand.module.css'
 
 const SCALE_ERROR_G = 1
 
@@ -77,9 +78,9 @@ export default function WeighBeads({
       centered
       closeButtonProps={{ 'aria-label': 'Close' }}
     >
-      <form onSubmit={submit} noValidate className="form">
+      <form onSubmit={submit} noValidate className={hand.form}>
         <WeightFields thing={thing} text={text} onChange={setText} error={error} />
-        <p aria-live="polite" className="after-line">
+        <p aria-live="polite" data-part="after-line">
           {weighed ? (
             <>
               They hold {water.text(Math.max(0, weighed.waterG))} of water: air of{' '}
@@ -90,7 +91,7 @@ export default function WeighBeads({
               over them.
             </>
           ) : (
-            <span className="aside">A scale good to {weight.text(SCALE_ERROR_G)} is taken.</span>
+            <span className={hand.aside}>A scale good to {weight.text(SCALE_ERROR_G)} is taken.</span>
           )}
         </p>
         <Cautions list={cautionsAt({ step: 'weigh the beads', indicator: charge.indicator })} />

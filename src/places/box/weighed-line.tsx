@@ -63,7 +63,7 @@ function WeighedCharge({
     temperatureC: boxC,
   })
   return (
-    <p className="weighed-line">
+    <p>
       {named && `${charge.name}: `}weighed {shortDayText(weighing.atMs, nowMs, zone)}, the beads held{' '}
       <Figure
         answer={enteredAnswer(

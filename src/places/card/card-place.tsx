@@ -1,4 +1,3 @@
-import './card.css'
 import { Link, useParams } from 'react-router'
 import { CONTAINERS } from '#core/container/container.ts'
 import { LIDS } from '#core/container/lid.ts'
@@ -16,6 +15,9 @@ import { knownBox, type KnownBox } from '#session/known-box.ts'
 import { useReport } from '#session/reports.ts'
 import { vesselOf } from '#draw/vessel-of.ts'
 import { QrCode } from './qr-code.tsx'
+import hand from '#ui/hand.module.css'
+import css from './card.module.css'
+import pen from '#draw/pen.module.css'
 
 /** A card for the box itself, A6: what is in it, until when it holds, and a code that opens its page. */
 export default function CardPlace() {
@@ -25,8 +27,8 @@ export default function CardPlace() {
   const known = knownBox(journal, boxId)
   if (!known)
     return (
-      <main className="page" data-place="card">
-        <h1 className="answer">No such box</h1>
+      <main className={hand.page} data-place="card">
+        <h1 className={hand.answer}>No such box</h1>
         <Link to={`${base}/`}>To the shelf</Link>
       </main>
     )
@@ -47,16 +49,16 @@ function Card({ known: { view, facts } }: { readonly known: KnownBox }) {
   const address = `${window.location.href.split('#')[0]!}#${base}/box/${box.boxId}`
   const line = DRAWING.height - BOARD
   return (
-    <main className="page card-place" data-place="card">
-      <div className="card-acts">
-        <Link to={`${base}/box/${box.boxId}`} className="worded">
+    <main className={`${hand.page} ${css.cardPlace}`} data-place="card">
+      <div className={css.cardActs}>
+        <Link to={`${base}/box/${box.boxId}`} className={hand.worded}>
           Back to {box.name}
         </Link>
-        <button type="button" className="filled" onClick={() => window.print()}>
+        <button type="button" className={hand.filled} onClick={() => window.print()}>
           Print it, A6
         </button>
       </div>
-      <article className="card" aria-label={`Card of ${box.name}`}>
+      <article className={css.card} data-part="card" aria-label={`Card of ${box.name}`}>
         <header>
           <h1>{box.name}</h1>
           {target && (
@@ -66,11 +68,11 @@ function Card({ known: { view, facts } }: { readonly known: KnownBox }) {
             </p>
           )}
         </header>
-        <div className="card-middle">
-          <svg className="drawing" width={DRAWING.width} height={DRAWING.height} aria-hidden="true">
+        <div className={css.cardMiddle}>
+          <svg className={pen.drawing} width={DRAWING.width} height={DRAWING.height} aria-hidden="true">
             <HatchDefs spools={spools} dark={false} />
-            <rect x="0" y={line} width={DRAWING.width} height="4" className="board" />
-            <path d={`M0 ${line}H${DRAWING.width}`} className="board-line" />
+            <rect x="0" y={line} width={DRAWING.width} height="4" className={pen.board} />
+            <path d={`M0 ${line}H${DRAWING.width}`} className={pen.boardLine} />
             <BoxDrawing
               box={{ ...box, sizePencil: box.sizeKnown === 'assumed' }}
               spools={spools}
@@ -82,7 +84,7 @@ function Card({ known: { view, facts } }: { readonly known: KnownBox }) {
           </svg>
           <QrCode text={address} label={`Opens the page of ${box.name}`} sizeMm={38} />
         </div>
-        <ul className="card-contents">
+        <ul className={css.cardContents}>
           {spools.map(spool => (
             <li key={spool.spoolId}>
               <strong>{spool.name}</strong> {spool.material}, {weight.text(spool.filamentG)} left, below{' '}
@@ -97,7 +99,7 @@ function Card({ known: { view, facts } }: { readonly known: KnownBox }) {
           </li>
         </ul>
         <footer>
-          <p className="card-answer">
+          <p className={css.cardAnswer}>
             <AnswerLine
               view={view}
               report={report}

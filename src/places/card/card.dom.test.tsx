@@ -35,7 +35,7 @@ test('the card says what is in it and what to keep', async () => {
     at: '/box/stroke/card',
   })
   expect(await screen.findByRole('heading', { level: 1, name: 'Stroke' })).toBeTruthy()
-  const text = document.querySelector('.card')!.textContent.replaceAll('\u2006', ' ')
+  const text = document.querySelector('[data-part="card"]')!.textContent.replaceAll('\u2006', ' ')
   expect(text).toMatch(/keep below 20 % RH/)
   expect(text).toMatch(/PETG teal PETG, \d+ g left, below 20 %/)
   expect(text).toMatch(/of silica beads, \d+ L clip box, long/)

@@ -1,4 +1,5 @@
 import QRCode from 'qrcode'
+import css from './card.module.css'
 
 /** Quiet zone that readers need, in modules (ISO/IEC 18004, from memory). */
 const QUIET = 4
@@ -32,15 +33,14 @@ export function QrCode({
   const side = size + 2 * QUIET
   return (
     <svg
-      className="qr"
       viewBox={`0 0 ${side} ${side}`}
       style={{ width: `${sizeMm}mm`, height: `${sizeMm}mm` }}
       role="img"
       aria-label={label}
       shapeRendering="crispEdges"
     >
-      <rect width={side} height={side} className="qr-ground" />
-      <path d={path} className="qr-ink" />
+      <rect width={side} height={side} className={css.qrGround} />
+      <path d={path} className={css.qrInk} />
     </svg>
   )
 }

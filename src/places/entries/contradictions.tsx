@@ -8,6 +8,8 @@ import { useJournalTools } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
 import { useKeep, useUndo } from '#session/writing.ts'
 import { entryWords, kindWords } from './entry-words.ts'
+import css from './entries.module.css'
+import hand from '#ui/hand.module.css'
 
 /** Two things that can't both be true, side by side, each with what would put it right. */
 export function Contradictions({ onEdit }: { readonly onEdit: (entry: Entry) => void }) {
@@ -15,8 +17,8 @@ export function Contradictions({ onEdit }: { readonly onEdit: (entry: Entry) => 
   if (state.contradictions.length === 0) return null
   const byId = new Map(placed.map(item => [item.entry.id, item]))
   return (
-    <section className="contradictions" aria-labelledby="cant-both">
-      <h2 id="cant-both" className="section">
+    <section className={css.contradictions} aria-labelledby="cant-both">
+      <h2 id="cant-both" className={hand.section}>
         Two things that can’t both be true
       </h2>
       <ul>
@@ -25,7 +27,7 @@ export function Contradictions({ onEdit }: { readonly onEdit: (entry: Entry) => 
         ))}
       </ul>
       {state.contradictions.length > MOST_SHOWN && (
-        <p className="aside">
+        <p className={hand.aside}>
           And {state.contradictions.length - MOST_SHOWN} more; often one repair settles many.
         </p>
       )}
@@ -65,20 +67,20 @@ function Pair({
       )
   }
   return (
-    <li className="contradiction">
-      <div className="two">
+    <li className={css.contradiction} data-part="contradiction">
+      <div className={css.two}>
         <One placed={first} />
-        <span className="against" aria-hidden="true">
+        <span aria-hidden="true">
           <svg width="30" height="16">
-            <path d="M3 8H27M10 2 20 14M20 2 10 14" className="against-mark" />
+            <path d="M3 8H27M10 2 20 14M20 2 10 14" className={css.againstMark} />
           </svg>
         </span>
-        {other ? <One placed={other} /> : <p className="aside one">it is not in this journal</p>}
+        {other ? <One placed={other} /> : <p className={hand.aside}>it is not in this journal</p>}
       </div>
-      <p className="behind">{item.reason} The first is left out until one of these is chosen:</p>
-      <p className="repairs">
+      <p className={hand.behind}>{item.reason} The first is left out until one of these is chosen:</p>
+      <p className={css.repairs}>
         {item.repairs.map(step => (
-          <button key={step.says} type="button" className="worded" onClick={() => void repair(step)}>
+          <button key={step.says} type="button" className={hand.worded} onClick={() => void repair(step)}>
             {step.says}
           </button>
         ))}
@@ -93,10 +95,10 @@ function One({ placed: { entry, atMs } }: { readonly placed: Placed }) {
   const measures = useMeasures()
   const words = entryWords(entry, state, measures)
   return (
-    <div className="one">
-      <p className="one-about">{words.about}</p>
+    <div>
+      <p className={css.oneAbout}>{words.about}</p>
       <p>{words.says}</p>
-      <p className="aside">
+      <p className={hand.aside}>
         {kindWords(entry.kind)}, {dayText(atMs, nowMs, maker.zone)}, {clockText(atMs, maker.zone)}
       </p>
     </div>

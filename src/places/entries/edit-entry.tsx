@@ -13,6 +13,8 @@ import { timeError, WhenField } from '#ui/when-field.tsx'
 import { fieldsOf } from './entry-fields.ts'
 import { entryWords } from './entry-words.ts'
 import { measureOf, putRight, textsOf } from './put-right.ts'
+import hand from '#ui/hand.module.css'
+import css from './entries.module.css'
 
 /** Puts an entry right: a new wording that stands in for it. What was said before stays readable below. */
 export function EditEntry({ entry, close }: { readonly entry: Entry; readonly close: () => void }) {
@@ -48,7 +50,7 @@ export function EditEntry({ entry, close }: { readonly entry: Entry; readonly cl
       centered
       closeButtonProps={{ 'aria-label': 'Close' }}
     >
-      <form onSubmit={submit} noValidate className="form">
+      <form onSubmit={submit} noValidate className={hand.form}>
         {fields.map((field, i) => {
           const measure = measureOf(field, measures)
           const value = texts[field.key] ?? ''
@@ -85,20 +87,20 @@ export function EditEntry({ entry, close }: { readonly entry: Entry; readonly cl
         })}
         <WhenField atMs={atMs} onChange={setAtMs} latestMs={nowMs} error={errorAt('when')} />
         {error?.field === '' && (
-          <p className="notice" role="alert">
+          <p className={hand.notice} role="alert">
             {error.message}
           </p>
         )}
         <FormFoot write={write} />
         {wordings.length > 1 && (
           <section aria-label="What it said before">
-            <h2 className="section">What it said before</h2>
-            <ol className="wordings">
+            <h2 className={hand.section}>What it said before</h2>
+            <ol className={css.wordings}>
               {wordings.map((wording, i) => {
                 const ms = Date.parse(wording.writtenAt)
                 return (
-                  <li key={wording.entry.id} className={wording.withdrawn ? 'withdrawn' : undefined}>
-                    <span className="aside">
+                  <li key={wording.entry.id} className={wording.withdrawn ? css.withdrawn : undefined}>
+                    <span className={hand.aside}>
                       {i === 0 ? 'first written' : 'put right'} {dayText(ms, nowMs, maker.zone)},{' '}
                       {clockText(ms, maker.zone)}
                     </span>{' '}

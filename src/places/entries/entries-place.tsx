@@ -1,4 +1,3 @@
-import './entries.css'
 import { NativeSelect } from '@mantine/core'
 import { useDeferredValue, useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
@@ -14,6 +13,8 @@ import { inShelfOrder } from '#journal/shelf-order.ts'
 import { Contradictions } from './contradictions.tsx'
 import { EditEntry } from './edit-entry.tsx'
 import { entryWords, kindWords } from './entry-words.ts'
+import hand from '#ui/hand.module.css'
+import css from './entries.module.css'
 
 const PAGE = 60
 
@@ -46,17 +47,17 @@ export default function EntriesPlace() {
   const days = byDay(shown.slice(0, count), maker.zone)
   const kinds = [...new Set(placed.map(item => item.entry.kind))].sort()
   return (
-    <main className="page entries" data-place="entries">
-      <h1 className="answer">
+    <main className={hand.page} data-place="entries">
+      <h1 className={hand.answer}>
         {shown.length === 0
           ? 'Nothing is entered here.'
           : `${shown.length.toLocaleString('en-GB')} entr${shown.length === 1 ? 'y' : 'ies'}, each can be put right`}
       </h1>
-      <p className="behind">
+      <p className={hand.behind}>
         Nothing is ever overwritten: a correction stands in for what it corrects, and both stay readable.
       </p>
       <Contradictions onEdit={setEditing} />
-      <div className="entry-filters">
+      <div className={css.entryFilters}>
         <NativeSelect
           label="Box"
           data={[{ value: '', label: 'all' }, ...boxes.map(box => ({ value: box.boxId, label: box.name }))]}
@@ -74,8 +75,8 @@ export default function EntriesPlace() {
         />
       </div>
       {days.map(([day, items]) => (
-        <section key={day} className="entry-day">
-          <h2 className="section">{dayText(items[0]!.atMs, nowMs, maker.zone)}</h2>
+        <section key={day} className={css.entryDay}>
+          <h2 className={hand.section}>{dayText(items[0]!.atMs, nowMs, maker.zone)}</h2>
           <ul>
             {items.map(item => (
               <EntryRow
@@ -89,7 +90,7 @@ export default function EntriesPlace() {
         </section>
       ))}
       {shown.length > count && (
-        <button type="button" className="worded" onClick={() => setCount(count + PAGE)}>
+        <button type="button" className={hand.worded} onClick={() => setCount(count + PAGE)}>
           Show earlier
         </button>
       )}
@@ -114,20 +115,20 @@ function EntryRow({
   const { withdraw } = useUndo()
   const words = entryWords(entry, state, measures)
   return (
-    <li className="entry-row" data-entry={entry.id}>
-      <span className="entry-time">{clockText(atMs, maker.zone)}</span>
-      <span className="entry-about">{words.about}</span>
-      <span className="entry-says">
+    <li className={css.entryRow} data-part="entry-row" data-entry={entry.id}>
+      <span className={css.entryTime}>{clockText(atMs, maker.zone)}</span>
+      <span className={css.entryAbout}>{words.about}</span>
+      <span className={css.entrySays}>
         {words.says}
-        {times > 0 && <span className="aside"> put right{times > 1 ? ` ${times} times` : ''}</span>}
+        {times > 0 && <span className={hand.aside}> put right{times > 1 ? ` ${times} times` : ''}</span>}
       </span>
-      <span className="entry-acts">
-        <button type="button" className="worded" onClick={() => onEdit(entry)}>
+      <span className={css.entryActs}>
+        <button type="button" className={hand.worded} onClick={() => onEdit(entry)}>
           Put right
         </button>
         <button
           type="button"
-          className="worded"
+          className={hand.worded}
           onClick={() => void withdraw({ id: rootOf(entry), what: `${words.about}: ${words.says}` })}
         >
           Take back
@@ -144,16 +145,16 @@ function TakenBackList() {
   const list = useMemo(() => takenBack(kept), [kept])
   if (list.length === 0) return null
   return (
-    <details className="taken-back">
+    <details className={css.takenBack}>
       <summary>Taken back: {list.length}</summary>
       <ul>
         {list.slice(0, PAGE).map(({ what, withdrawal }) => (
-          <li key={withdrawal.id} className="entry-row">
-            <span className="entry-says withdrawn">{what}</span>
-            <span className="entry-acts">
+          <li key={withdrawal.id} className={css.entryRow} data-part="entry-row">
+            <span className={`${css.entrySays} ${css.withdrawn}`}>{what}</span>
+            <span className={css.entryActs}>
               <button
                 type="button"
-                className="worded"
+                className={hand.worded}
                 onClick={() => void withdraw({ id: withdrawal.id, what: withdrawal.what })}
               >
                 Bring it again

@@ -102,7 +102,7 @@ describe('two things that can’t both be true', () => {
     expect(count).toBeGreaterThan(3)
     const store = open('/entries', broken)
     const pair = within(
-      (await screen.findAllByRole('listitem')).find(item => item.className === 'contradiction')!,
+      (await screen.findAllByRole('listitem')).find(item => item.dataset['part'] === 'contradiction')!,
     )
     expect(pair.getByText(/dated before its box was there/)).toBeTruthy()
     expect(pair.getByText(/set up, 104/)).toBeTruthy()

@@ -6,6 +6,8 @@ import { useJournal } from '#session/journal-query.ts'
 import { useUndo } from '#session/writing.ts'
 import { HandOver } from './hand-over-button.tsx'
 import { damagedFile } from './make-files.ts'
+import css from './files.module.css'
+import hand from '#ui/hand.module.css'
 
 /** States set aside by a replacement, and records that do not read: both are kept, both can be had. */
 export function AsideList({ damaged }: { readonly damaged: readonly DamagedRecord[] }) {
@@ -19,24 +21,24 @@ export function AsideList({ damaged }: { readonly damaged: readonly DamagedRecor
   )
   if (replaced.length === 0 && damaged.length === 0) return null
   return (
-    <section className="file-part">
-      <h2 className="section">Set aside</h2>
+    <section className={css.filePart}>
+      <h2 className={hand.section}>Set aside</h2>
       {replaced.map(act => {
         const atMs = Date.parse(act.writtenAt)
         return (
-          <p key={act.id} className="file-row">
+          <p key={act.id} className={css.fileRow}>
             <span>
               {act.setsAside!.length.toLocaleString('en-GB')} acts, {dayText(atMs, nowMs, maker.zone)}; kept
               until {dayText(atMs + KEPT_ASIDE_MS, nowMs, maker.zone)}
             </span>
-            <button type="button" className="worded" onClick={() => void withdraw(act)}>
+            <button type="button" className={hand.worded} onClick={() => void withdraw(act)}>
               Have it back
             </button>
           </p>
         )
       })}
       {damaged.length > 0 && (
-        <p className="file-row">
+        <p className={css.fileRow}>
           <span>
             {damaged.length === 1 ? 'One record that does' : `${damaged.length} records that do`} not read:{' '}
             {damaged[0]!.problem.kind}. Left where {damaged.length === 1 ? 'it is' : 'they are'}; everything

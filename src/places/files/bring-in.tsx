@@ -9,6 +9,8 @@ import { useKeep } from '#session/writing.ts'
 import { Refused } from '#ui/refused.tsx'
 import { bringBackup, bringReadings, newInWords, type Brought } from './bring-file.ts'
 import { ReplaceAll } from './replace-all.tsx'
+import css from './files.module.css'
+import hand from '#ui/hand.module.css'
 
 /** Brings a file in: looked at first, then together with what is here, or in its place. */
 export function BringIn() {
@@ -42,8 +44,8 @@ export function BringIn() {
     setDone(said)
   }
   return (
-    <section className="file-part">
-      <h2 className="section">Bring a file in</h2>
+    <section className={css.filePart}>
+      <h2 className={hand.section}>Bring a file in</h2>
       <p>
         A backup from another device, or a table of readings. It is shown first; nothing changes until you say
         so.
@@ -52,20 +54,20 @@ export function BringIn() {
         ref={input}
         type="file"
         accept=".zip,.csv,application/zip,text/csv"
-        className="visually-hidden"
+        className={hand.visuallyHidden}
         aria-label="A backup or a table of readings"
         onChange={event => void look(event.currentTarget.files?.[0])}
       />
-      <button type="button" className="worded" onClick={() => input.current?.click()}>
+      <button type="button" className={hand.worded} onClick={() => input.current?.click()}>
         Choose a file …
       </button>
       {done && (
-        <p role="status" className="brought">
+        <p role="status" className={css.brought}>
           {done}
         </p>
       )}
       {brought?.kind === 'refused' && (
-        <p className="notice" role="alert">
+        <p className={hand.notice} role="alert">
           {name}
           {brought.where === '' ? '' : `, ${brought.where}`}: {brought.message} Nothing is changed.
         </p>
@@ -127,8 +129,8 @@ function Looked({
   }
   const fresh = brought.kind === 'backup' ? brought.preview.newActs.length : brought.drafts.length
   return (
-    <div className="looked" data-looked>
-      <p className="looked-answer">
+    <div className={css.looked} data-looked>
+      <p className={css.lookedAnswer}>
         {brought.kind === 'backup' ? (
           <>
             New in it: <strong>{newInWords(brought.preview)}</strong>.
@@ -141,7 +143,7 @@ function Looked({
           </>
         )}
       </p>
-      <p className="aside">
+      <p className={hand.aside}>
         {brought.kind === 'backup'
           ? `Saved ${agoText(Date.parse(brought.savedAt), nowMs, maker.zone)}; ${brought.preview.known.toLocaleString('en-GB')} of its ${brought.acts.length.toLocaleString('en-GB')} acts are here already.`
           : `${brought.known} of its readings are here already.`}{' '}
@@ -155,9 +157,9 @@ function Looked({
         )}
       </p>
       {ahead > 0 && (
-        <fieldset className="choice-row">
+        <fieldset className={hand.choiceRow}>
           <legend>A day ahead, or more</legend>
-          <span className="choice-note">
+          <span>
             {ahead === 1 ? 'One of them is' : `${ahead} of them are`} dated as late as{' '}
             {dayText(farthestMs, nowMs, maker.zone)}: was that device’s clock wrong?
           </span>
@@ -167,11 +169,11 @@ function Looked({
               [false, 'leave them out'],
             ] as const
           ).map(([value, label]) => (
-            <label key={label} className="choice-word">
+            <label key={label} className={hand.choiceWord}>
               <input
                 type="radio"
                 name="ahead"
-                className="visually-hidden"
+                className={hand.visuallyHidden}
                 checked={withAhead === value}
                 onChange={() => setWithAhead(value)}
               />
@@ -181,16 +183,16 @@ function Looked({
         </fieldset>
       )}
       {error !== null && <Refused error={error} remedy="bring it again" />}
-      <p className="looked-acts">
+      <p className={css.lookedActs}>
         <button
           type="button"
-          className="filled"
+          className={hand.filled}
           disabled={fresh === 0 || (ahead > 0 && withAhead === null)}
           onClick={() => void bring()}
         >
           {fresh === 0 ? 'Nothing new in it' : 'Bring it together'}
         </button>
-        <button type="button" className="worded" onClick={giveUp}>
+        <button type="button" className={hand.worded} onClick={giveUp}>
           Leave it
         </button>
       </p>

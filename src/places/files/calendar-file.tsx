@@ -10,6 +10,7 @@ import { reportQuery } from '#session/reports.ts'
 import { inShelfOrder } from '#journal/shelf-order.ts'
 import { HandOver } from './hand-over-button.tsx'
 import { givenNow, renewDays } from './renew-days.ts'
+import css from './files.module.css'
 
 /** Renew-by days for one's calendar: brought in again, they move instead of doubling. */
 export function CalendarFile({
@@ -42,7 +43,7 @@ export function CalendarFile({
     maker.zone,
   )
   return (
-    <p className="file-row">
+    <p className={css.fileRow}>
       <span>
         {done < boxes.length
           ? `Renew-by days for a calendar: reckoning, ${done} of ${boxes.length} boxes done`

@@ -1,4 +1,3 @@
-import './files.css'
 import { agoText } from '#ui/dates.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { lastBroughtMs, useKeeping } from '#session/keeping.ts'
@@ -10,6 +9,8 @@ import { HandOver } from './hand-over-button.tsx'
 import { backupFile, readingsFile } from './make-files.ts'
 import { StorageLine } from './storage-line.tsx'
 import { WeatherRoom } from './weather-room.tsx'
+import hand from '#ui/hand.module.css'
+import css from './files.module.css'
 
 /** What this journal keeps outside this browser, and what comes back in. */
 export default function FilesPlace() {
@@ -20,20 +21,20 @@ export default function FilesPlace() {
   const saved = keeping?.savedAtMs ?? null
   const brought = lastBroughtMs(kept)
   return (
-    <main className="page files" data-place="files">
-      <h1 className="answer">
+    <main className={`${hand.page} ${css.files}`} data-place="files">
+      <h1 className={hand.answer}>
         {saved === null
           ? 'No file is saved yet: all of it is in this browser alone'
           : `Last saved ${agoText(saved, nowMs, maker.zone)}`}
       </h1>
-      <p className="behind">
+      <p className={hand.behind}>
         {brought === null
           ? 'Phone and laptop each keep their own journal; save a file on one, bring it in on the other. '
           : `Last brought together ${agoText(brought, nowMs, maker.zone)}. `}
         <StorageLine />
       </p>
-      <section className="file-part">
-        <h2 className="section">Save it</h2>
+      <section className={css.filePart}>
+        <h2 className={hand.section}>Save it</h2>
         <p>
           One file with everything ever entered, readable without Veld: acts one a line, a checksum, a page
           that explains them.
@@ -47,9 +48,9 @@ export default function FilesPlace() {
       </section>
       <BringIn />
       <WeatherRoom />
-      <section className="file-part">
-        <h2 className="section">Take out a part</h2>
-        <p className="file-row">
+      <section className={css.filePart}>
+        <h2 className={hand.section}>Take out a part</h2>
+        <p className={css.fileRow}>
           <span>All {state.readings.length.toLocaleString('en-GB')} readings as a table (CSV)</span>
           <HandOver
             label="Save the table"

@@ -1,5 +1,7 @@
 import { useState } from 'react'
 import { canShare, download, share } from './hand-over.ts'
+import css from './files.module.css'
+import hand from '#ui/hand.module.css'
 
 /** Makes a file when it is asked for, and gives it to the downloads or the share sheet. */
 export function HandOver({
@@ -16,7 +18,7 @@ export function HandOver({
   const [busy, setBusy] = useState(false)
   const [said, setSaid] = useState<string | null>(null)
   const [probe] = useState(() => canShare(new File(['x'], 'veld.zip', { type: 'application/zip' })))
-  const hand = async (way: 'download' | 'share') => {
+  const handOver = async (way: 'download' | 'share') => {
     setBusy(true)
     setSaid(null)
     try {
@@ -35,21 +37,21 @@ export function HandOver({
     }
   }
   return (
-    <span className="hand-over">
+    <span className={css.handOver}>
       <button
         type="button"
-        className={filled ? 'filled' : 'worded'}
+        className={filled ? hand.filled : hand.worded}
         disabled={busy}
-        onClick={() => void hand('download')}
+        onClick={() => void handOver('download')}
       >
         {label}
       </button>
       {probe && (
-        <button type="button" className="worded" disabled={busy} onClick={() => void hand('share')}>
+        <button type="button" className={hand.worded} disabled={busy} onClick={() => void handOver('share')}>
           Share …
         </button>
       )}
-      <span className="aside" role="status">
+      <span className={hand.aside} role="status">
         {said}
       </span>
     </span>

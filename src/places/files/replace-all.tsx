@@ -7,6 +7,7 @@ import { useJournalTools } from '#session/journal-context.tsx'
 import { Refused } from '#ui/refused.tsx'
 import { useJournal } from '#session/journal-query.ts'
 import { useKeep } from '#session/writing.ts'
+import hand from '#ui/hand.module.css'
 
 const WORD = 'replace'
 
@@ -44,7 +45,7 @@ export function ReplaceAll({
     }
   }
   return (
-    <details className="more-fields">
+    <details className={hand.moreFields} data-part="more-fields">
       <summary>Or put it in place of everything here</summary>
       <p>
         The {kept.length.toLocaleString('en-GB')} acts here are set aside for 30 days, then they are gone. To
@@ -59,7 +60,7 @@ export function ReplaceAll({
       {error !== null && <Refused error={error} remedy="replace it again" />}
       <button
         type="button"
-        className="worded"
+        className={hand.worded}
         disabled={word.trim().toLowerCase() !== WORD}
         onClick={() => void replace()}
       >

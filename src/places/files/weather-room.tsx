@@ -7,6 +7,8 @@ import { useMeasures } from '#ui/use-measures.ts'
 import { useJournal } from '#session/journal-query.ts'
 import { useWriteAct } from '#session/writing.ts'
 import { Refused } from '#ui/refused.tsx'
+import css from './files.module.css'
+import hand from '#ui/hand.module.css'
 
 /** A room's usual air from a year of weather near by: looked at first, then kept as the room's own climate. */
 export function WeatherRoom() {
@@ -29,8 +31,8 @@ export function WeatherRoom() {
     if (input.current) input.current.value = ''
   }
   return (
-    <section className="file-part">
-      <h2 className="section">A room from the weather</h2>
+    <section className={css.filePart}>
+      <h2 className={hand.section}>A room from the weather</h2>
       <p>
         A weather file of a place near by (EPW, the open format) tells how warm and damp a room is through the
         year.
@@ -39,20 +41,20 @@ export function WeatherRoom() {
         ref={input}
         type="file"
         accept=".epw,text/plain"
-        className="visually-hidden"
+        className={hand.visuallyHidden}
         aria-label="A weather file"
         onChange={event => void look(event.currentTarget.files?.[0])}
       />
-      <button type="button" className="worded" onClick={() => input.current?.click()}>
+      <button type="button" className={hand.worded} onClick={() => input.current?.click()}>
         Choose a weather file …
       </button>
       {done && (
-        <p role="status" className="brought">
+        <p role="status" className={css.brought}>
           {done}
         </p>
       )}
       {problem && (
-        <p className="notice" role="alert">
+        <p className={hand.notice} role="alert">
           {problem} Nothing is changed.
         </p>
       )}
@@ -114,8 +116,8 @@ function RoomPreview({
       },
     )
   return (
-    <div className="looked" data-looked>
-      <div className="weather-choices">
+    <div className={css.looked} data-looked>
+      <div className={css.weatherChoices}>
         <NativeSelect
           label="For the room"
           value={roomId}
@@ -129,11 +131,11 @@ function RoomPreview({
           onChange={event => setHeating(event.currentTarget.value as Heating)}
         />
       </div>
-      <p className="looked-answer">
+      <p className={css.lookedAnswer}>
         {room.name}, {HEATINGS[heating].name}, in the weather of <strong>{weather.place}</strong>:
       </p>
-      <ul className="weather-months">
-        <li className="aside">
+      <ul className={css.weatherMonths}>
+        <li className={hand.aside}>
           <span>month</span>
           <span>{temperature.unit}</span>
           <span>%{THIN}RH</span>
@@ -147,7 +149,7 @@ function RoomPreview({
         ))}
       </ul>
       {write.error && <Refused error={write.error} remedy="press Keep it again" />}
-      <button type="button" className="filled" onClick={keep} disabled={write.isPending}>
+      <button type="button" className={hand.filled} onClick={keep} disabled={write.isPending}>
         Keep it
       </button>
     </div>

@@ -3,6 +3,8 @@ import { inScale } from '#core/reading/scale-slip.ts'
 import { inTenths } from '#ui/format.ts'
 import type { displayErrors } from './first-use-form.ts'
 import type { StepProps } from './step-props.ts'
+import hand from '#ui/hand.module.css'
+import css from './first-use.module.css'
 
 /** First screen: the number that is there to be read. */
 export function DisplayStep({
@@ -13,9 +15,9 @@ export function DisplayStep({
 }: StepProps & { readonly errors: ReturnType<typeof displayErrors>; readonly scale: 'C' | 'F' }) {
   return (
     <>
-      <h1 className="answer">What does the display show?</h1>
-      <p className="behind">The little hygrometer in the box. One number is enough.</p>
-      <div className="display-fields">
+      <h1 className={hand.answer}>What does the display show?</h1>
+      <p className={hand.behind}>The little hygrometer in the box. One number is enough.</p>
+      <div className={css.displayFields}>
         <TextInput
           label="Relative humidity, %"
           inputMode="decimal"
@@ -40,7 +42,7 @@ export function DisplayStep({
       {errors?.slipC !== undefined && (
         <button
           type="button"
-          className="worded"
+          className={hand.worded}
           onClick={() => set({ temperature: inTenths(inScale(errors.slipC!, scale)) })}
         >
           It shows °{scale === 'C' ? 'F' : 'C'}: take {inTenths(inScale(errors.slipC, scale))} °{scale}

@@ -19,6 +19,8 @@ import {
 } from './first-use-form.ts'
 import { InsideStep } from './inside-step.tsx'
 import { OutlineStep } from './outline-step.tsx'
+import hand from '#ui/hand.module.css'
+import css from './first-use.module.css'
 
 /** Start with the display, not with a form: three screens, then the verdict. */
 export default function FirstUsePlace() {
@@ -62,9 +64,9 @@ export default function FirstUsePlace() {
   }
 
   return (
-    <main className="page first-use" data-place="start">
+    <main className={`${hand.page} ${css.firstUse}`} data-place="start">
       <form onSubmit={next} noValidate>
-        <p className="where">
+        <p className={hand.where}>
           {['first', 'second', 'last'][step]} of three
           {boxes.length > 0 && step === 0 && (
             <>
@@ -77,18 +79,18 @@ export default function FirstUsePlace() {
         {step === 1 && <OutlineStep form={form} set={set} error={tried ? outline : null} />}
         {step === 2 && <InsideStep form={form} set={set} errors={tried ? inside : null} />}
         {write.isError && <Refused error={write.error} remedy="press again" />}
-        <div className="step-foot">
+        <div className={css.stepFoot}>
           {step > 0 && (
-            <button type="button" className="worded" onClick={() => setStep(step - 1)}>
+            <button type="button" className={hand.worded} onClick={() => setStep(step - 1)}>
               Back
             </button>
           )}
-          <button type="submit" className="filled" disabled={write.isPending}>
+          <button type="submit" className={hand.filled} disabled={write.isPending}>
             {['Next: which outline', 'Next: what is inside', 'Judge it'][step]}
           </button>
         </div>
         {step === 0 && base === '' && boxes.length === 0 && (
-          <p className="aside demo-link">
+          <p className={hand.aside}>
             Nothing at hand? <Link to="/demo">Look round the boathouse loft</Link>, a made-up shelf.
           </p>
         )}

@@ -3,6 +3,8 @@ import { MATERIAL_IDS, type MaterialId } from '#core/filament/material.ts'
 import type { insideErrors } from './first-use-form.ts'
 import { useJournal } from '#session/journal-query.ts'
 import type { StepProps } from './step-props.ts'
+import hand from '#ui/hand.module.css'
+import css from './first-use.module.css'
 
 const CHIPS: readonly MaterialId[] = ['PLA', 'PETG', 'ABS', 'ASA', 'TPU', 'PC', 'PA6', 'PVA']
 const MOST_OF_ONE = 12
@@ -20,37 +22,39 @@ export function InsideStep({
     set({ counts: { ...form.counts, [id]: Math.min(MOST_OF_ONE, Math.max(0, n)) } })
   return (
     <>
-      <h1 className="answer">What is inside?</h1>
-      <p className="behind">Tap a material once for each spool.</p>
-      <ul className="chips">
+      <h1 className={hand.answer}>What is inside?</h1>
+      <p className={hand.behind}>Tap a material once for each spool.</p>
+      <ul className={css.chips} data-part="chips">
         {shown.map(id => {
           const n = form.counts[id] ?? 0
           return (
-            <li key={id} className={n > 0 ? 'chip chosen' : 'chip'}>
+            <li key={id} className={n > 0 ? `${css.chip} ${css.chipChosen}` : css.chip} data-part="chip">
               <button
                 type="button"
                 onClick={() => count(id, n + 1)}
                 aria-label={`${id}${n > 0 ? ` × ${n}` : ''}: one more`}
               >
                 {id}
-                {n > 0 && <span className="chip-count"> × {n}</span>}
+                {n > 0 && <span> × {n}</span>}
               </button>
               {n > 0 && (
                 <button
                   type="button"
-                  className="chip-less"
+                  className={css.chipLess}
                   aria-label={`${id}: one less`}
                   onClick={() => count(id, n - 1)}
                 >
                   −
                 </button>
               )}
-              <span className="aside small">keep below {materials[id].targetRhPercent} %</span>
+              <span className={`${hand.aside} ${hand.small}`}>
+                keep below {materials[id].targetRhPercent} %
+              </span>
             </li>
           )
         })}
       </ul>
-      <div className="display-fields">
+      <div className={css.displayFields}>
         <NativeSelect
           label="Another material"
           value=""
@@ -69,11 +73,11 @@ export function InsideStep({
         />
       </div>
       {errors?.spools && (
-        <p className="notice" role="alert">
+        <p className={hand.notice} role="alert">
           {errors.spools}
         </p>
       )}
-      <p className="aside">Everything else is assumed, drawn in pencil, and counted in the range.</p>
+      <p className={hand.aside}>Everything else is assumed, drawn in pencil, and counted in the range.</p>
     </>
   )
 }

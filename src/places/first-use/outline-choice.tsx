@@ -5,6 +5,9 @@ import { Approx } from '#ui/figure.tsx'
 import { HatchDefs } from '#draw/hatch.tsx'
 import { useMeasures } from '#ui/use-measures.ts'
 import { usePreferences } from '#session/journal-context.tsx'
+import css from './first-use.module.css'
+import hand from '#ui/hand.module.css'
+import pen from '#draw/pen.module.css'
 
 const OFFERED: readonly ContainerKind[] = ['jar', 'clip-square', 'clip-long', 'tote', 'pail', 'bag']
 const SCALE = 0.262
@@ -29,23 +32,23 @@ export function OutlineChoice({
   const { dark } = usePreferences()
   const { length, volume } = useMeasures()
   return (
-    <div className="outlines" role="radiogroup" aria-label="Which outline is it?">
+    <div className={css.outlines} data-part="outlines" role="radiogroup" aria-label="Which outline is it?">
       {OFFERED.map(kind => {
         const { name, section, size, baseShare } = CONTAINERS[kind]
         const litres = insideVolumeL(section, size, baseShare)
         return (
-          <label key={kind} className="outline">
+          <label key={kind} className={css.outline}>
             <input
               type="radio"
               name="outline"
-              className="visually-hidden"
+              className={hand.visuallyHidden}
               checked={chosen === kind}
               onChange={() => choose(kind)}
             />
-            <svg width="166" height={HEIGHT + 8} className="drawing" aria-hidden="true">
+            <svg width="166" height={HEIGHT + 8} className={pen.drawing} aria-hidden="true">
               <HatchDefs spools={[MEASURE_SPOOL]} dark={dark} />
-              <rect x="0" y={HEIGHT} width="166" height="5" className="board" />
-              <path d={`M0 ${HEIGHT}H166`} className="board-line" />
+              <rect x="0" y={HEIGHT} width="166" height="5" className={pen.board} />
+              <path d={`M0 ${HEIGHT}H166`} className={pen.boardLine} />
               <BoxDrawing
                 box={{
                   container: kind,
@@ -60,8 +63,8 @@ export function OutlineChoice({
                 y={HEIGHT}
               />
             </svg>
-            <span className="outline-name">{name}</span>
-            <span className="aside small">
+            <span className={css.outlineName}>{name}</span>
+            <span className={`${hand.aside} ${hand.small}`}>
               <Approx />
               {volume.text(litres)} · {length.bare(size.widthMm)} × {length.text(size.heightMm)}
             </span>

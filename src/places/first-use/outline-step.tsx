@@ -2,6 +2,8 @@ import { TextInput } from '@mantine/core'
 import { LID_TIMES, sizeOf, type LidTime } from './first-use-form.ts'
 import { OutlineChoice } from './outline-choice.tsx'
 import type { StepProps } from './step-props.ts'
+import hand from '#ui/hand.module.css'
+import css from './first-use.module.css'
 
 /** Second screen: which outline, and when it was last open. */
 export function OutlineStep({ form, set, error }: StepProps & { readonly error: string | null }) {
@@ -19,11 +21,11 @@ export function OutlineStep({ form, set, error }: StepProps & { readonly error: 
     )
   return (
     <>
-      <h1 className="answer">Which outline is it?</h1>
-      <p className="behind">One scale for all six; each holds the same spool.</p>
+      <h1 className={hand.answer}>Which outline is it?</h1>
+      <p className={hand.behind}>One scale for all six; each holds the same spool.</p>
       <OutlineChoice chosen={form.container} choose={container => set({ container, measured: null })} />
       {measured ? (
-        <div className="display-fields">
+        <div className={css.displayFields}>
           {measure('width', 'width')}
           {measure('depth', 'depth')}
           {measure('height', 'height')}
@@ -31,7 +33,7 @@ export function OutlineStep({ form, set, error }: StepProps & { readonly error: 
       ) : (
         <button
           type="button"
-          className="worded"
+          className={hand.worded}
           onClick={() =>
             set({
               measured: {
@@ -46,18 +48,18 @@ export function OutlineStep({ form, set, error }: StepProps & { readonly error: 
         </button>
       )}
       {error && (
-        <p className="notice" role="alert">
+        <p className={hand.notice} role="alert">
           {error}
         </p>
       )}
-      <fieldset className="lid-times">
-        <legend className="section">When was the lid last off?</legend>
+      <fieldset className={css.lidTimes}>
+        <legend className={hand.section}>When was the lid last off?</legend>
         {(Object.keys(LID_TIMES) as LidTime[]).map(time => (
-          <label key={time} className="choice">
+          <label key={time} className={hand.choice}>
             <input
               type="radio"
               name="lid"
-              className="visually-hidden"
+              className={hand.visuallyHidden}
               checked={form.lidTime === time}
               onChange={() => set({ lidTime: time })}
             />
@@ -65,7 +67,7 @@ export function OutlineStep({ form, set, error }: StepProps & { readonly error: 
           </label>
         ))}
       </fieldset>
-      <p className="aside">
+      <p className={hand.aside}>
         Pencil sizes are ours until you measure. They only widen the answer; they never stop it.
       </p>
     </>

@@ -1,4 +1,3 @@
-import './preferences.css'
 import { NativeSelect, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { KNOWN_CURRENCIES, type Preferences } from '#store/preferences.ts'
@@ -6,6 +5,8 @@ import { parseDecimal } from '#ui/decimal.ts'
 import { useMeasures } from '#ui/use-measures.ts'
 import { usePreferences } from '#session/journal-context.tsx'
 import { ChoiceRow } from '#ui/choice-row.tsx'
+import hand from '#ui/hand.module.css'
+import css from './preferences.module.css'
 
 const SAMPLE = { temperatureC: 8, lengthMm: 385, weightG: 240, volumeL: 18 }
 
@@ -14,14 +15,14 @@ export default function PreferencesPlace() {
   const { preferences, change } = usePreferences()
   const measures = useMeasures()
   return (
-    <main className="page preferences" data-place="preferences">
-      <h1 className="answer">Shown and typed as you are used to</h1>
-      <p className="behind">
+    <main className={hand.page} data-place="preferences">
+      <h1 className={hand.answer}>Shown and typed as you are used to</h1>
+      <p className={hand.behind}>
         For this device alone. Fields take what you see: a box of {measures.length.text(SAMPLE.lengthMm)},{' '}
         {measures.volume.text(SAMPLE.volumeL)}, with {measures.weight.text(SAMPLE.weightG)} of beads at{' '}
         {measures.temperature.text(SAMPLE.temperatureC)}. The margin notes go on reckoning in metric.
       </p>
-      <div className="choice-rows">
+      <div className={css.choiceRows} data-part="choice-rows">
         <ChoiceRow
           legend="Temperature"
           options={[
@@ -96,7 +97,7 @@ function Money({
   const price = parseDecimal(text)
   const wrong = text.trim() !== '' && !(price >= 0 && price <= 100_000)
   return (
-    <div className="choice-row money-row">
+    <div className={`${hand.choiceRow} ${css.moneyRow}`}>
       <NativeSelect
         label="Money"
         data={[...KNOWN_CURRENCIES]}

@@ -1,5 +1,6 @@
 import { BEAD_COLOURS, type Indicator } from '#records/kinds/charge.ts'
 import type { BeadColour } from '#core/evidence/colour.ts'
+import css from './round.module.css'
 
 /** What each colour is filled with, by paper and by night alike: beads are what they are. */
 const FILLS: Readonly<Record<BeadColour, readonly [string, string]>> = {
@@ -37,14 +38,14 @@ export function BeadColours({
   readonly onChoose: (colour: BeadColour | null) => void
 }) {
   return (
-    <div className="bead-colours" role="radiogroup" aria-label="How the beads look">
+    <div className={css.beadColours} role="radiogroup" aria-label="How the beads look">
       {[...coloursFor(indicator), null].map(colour => (
         <button
           key={colour ?? 'none'}
           type="button"
           role="radio"
           aria-checked={chosen === colour}
-          className={chosen === colour ? 'choice chosen' : 'choice'}
+          className={chosen === colour ? `${css.choice} ${css.chosen}` : css.choice}
           onClick={() => onChoose(colour)}
         >
           <svg width="40" height="26" aria-hidden="true">
@@ -54,7 +55,7 @@ export function BeadColours({
                 cx={cx}
                 cy={cy}
                 r="5.2"
-                className={colour === null ? 'bead-unseen' : 'bead-seen'}
+                className={colour === null ? css.beadUnseen : css.beadSeen}
                 style={colour === null ? {} : { fill: FILLS[colour][i % 2]! }}
               />
             ))}

@@ -1,3 +1,5 @@
+import css from './round.module.css'
+import hand from '#ui/hand.module.css'
 /** Whether the lid stayed shut since last time. */
 export function LidChoice({
   since,
@@ -13,22 +15,24 @@ export function LidChoice({
       type="button"
       role="radio"
       aria-checked={opened === value}
-      className={opened === value ? 'choice chosen lid-choice' : 'choice lid-choice'}
+      className={
+        opened === value ? `${css.choice} ${css.chosen} ${css.lidChoice}` : `${css.choice} ${css.lidChoice}`
+      }
       onClick={() => onChange(value)}
     >
       <svg width="34" height="26" aria-hidden="true">
-        <path d="M6 11h22l-3 13H9z" className="lid-box" />
-        <path d={lid} className="lid-top" />
+        <path d="M6 11h22l-3 13H9z" className={css.lidBox} />
+        <path d={lid} className={css.lidTop} />
       </svg>
       <span>{label}</span>
     </button>
   )
   return (
-    <div className="round-row" role="radiogroup" aria-label="The lid since last time">
+    <div className={css.roundRow} role="radiogroup" aria-label="The lid since last time">
       <span>
-        Lid {since ? `since ${since}` : ''} <kbd className="wide-only">O</kbd>
+        Lid {since ? `since ${since}` : ''} <kbd className={hand.wideOnly}>O</kbd>
       </span>
-      <span className="lid-choices">
+      <span className={css.lidChoices}>
         {choice(false, 'stayed shut', 'M3 8h28v3h-28z')}
         {choice(true, 'opened', 'M3 7 27 1l0.8 3-24 6z')}
       </span>

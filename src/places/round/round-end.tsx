@@ -9,6 +9,8 @@ import { useJournal } from '#session/journal-query.ts'
 import { knownBox } from '#session/known-box.ts'
 import { reportQuery } from '#session/reports.ts'
 import { takenAt, type RoundStep } from './round-steps.ts'
+import css from './round.module.css'
+import hand from '#ui/hand.module.css'
 
 /** What the round found: every box taken, with its word and its date. */
 export function RoundEnd({
@@ -33,25 +35,25 @@ export function RoundEnd({
   })
   const count = boxes.filter(({ taken }) => taken).length
   return (
-    <section className="round-end">
-      <h1 className="answer" aria-live="polite">
+    <section className={css.roundEnd} data-part="round-end">
+      <h1 className={hand.answer} aria-live="polite">
         {count === 0
           ? 'No box was read.'
           : `${count === boxes.length ? 'Every box is read' : `${count} of ${boxes.length} boxes are read`}.`}
       </h1>
-      <ul className="round-list">
+      <ul className={css.roundList}>
         {boxes.map(({ step, known: { view }, taken }, i) => {
           const reading = taken && view.readings.find(item => item.id === taken.id)
           const word = reading?.word ?? null
           const report = reports[i]!.data
           return (
             <li key={step.id}>
-              <Link to={`${tools.base}/box/${step.id}`} className="round-list-name">
+              <Link to={`${tools.base}/box/${step.id}`} className={css.roundListName}>
                 {view.box.name}
               </Link>
               {taken ? (
                 <>
-                  <span className="round-list-word">
+                  <span>
                     {word && <StateMark word={word} />} {inWhole(taken.relativeHumidityPercent)}
                     {THIN}% {word && <span style={{ color: markColour(word) }}>{word}</span>}
                   </span>
@@ -66,17 +68,17 @@ export function RoundEnd({
                   </span>
                 </>
               ) : (
-                <span className="aside">skipped</span>
+                <span className={hand.aside}>skipped</span>
               )}
             </li>
           )
         })}
       </ul>
-      <div className="round-foot">
-        <button type="button" className="worded" onClick={onBack}>
+      <div className={css.roundFoot}>
+        <button type="button" className={hand.worded} onClick={onBack}>
           Back to the last box
         </button>
-        <Link to={`${tools.base}/`} className="filled filled-link">
+        <Link to={`${tools.base}/`} className={`${hand.filled} ${css.filledLink}`} data-part="filled-link">
           To the shelf
         </Link>
       </div>

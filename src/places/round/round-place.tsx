@@ -1,4 +1,3 @@
-import './round.css'
 import { useElementSize } from '@mantine/hooks'
 import { useMemo, useState } from 'react'
 import { Link, Navigate, useNavigate, useSearchParams } from 'react-router'
@@ -11,6 +10,8 @@ import { RoundEnd } from './round-end.tsx'
 import { RoundProgress } from './round-progress.tsx'
 import { resumeAt, roundSteps, takenAt, type RoundStep } from './round-steps.ts'
 import { RoundStop } from './round-stop.tsx'
+import hand from '#ui/hand.module.css'
+import css from './round.module.css'
 
 /** Walking the shelf: the room first, then box after box. What is done so far is in the journal, not on the page. */
 export default function RoundPlace() {
@@ -62,19 +63,19 @@ function Round({ sinceMs }: { readonly sinceMs: number }) {
     if (to >= 0) setIndex(to)
   }
   return (
-    <main className="page round" data-place="round">
-      <div className="round-head">
-        <h2 className="round-title">Walking the shelf</h2>
-        <span className="round-count">
+    <main className={`${hand.page} ${css.round}`} data-place="round">
+      <div className={css.roundHead}>
+        <h2 className={css.roundTitle}>Walking the shelf</h2>
+        <span className={css.roundCount}>
           {step
             ? `${index + 1} of ${steps.length}`
             : `${steps.length - skipped.size} of ${steps.length} read`}
         </span>
-        <Link to={`${base}/`} className="worded round-leave">
+        <Link to={`${base}/`} className={hand.worded}>
           {step ? 'Leave' : 'To the shelf'}
         </Link>
       </div>
-      <div ref={ref} className="round-shelf">
+      <div ref={ref} className={css.roundShelf}>
         {width > 0 && <RoundProgress boxes={boxes} width={width} onGo={go} />}
       </div>
       {step ? (

@@ -2,6 +2,8 @@ import type { BoxView } from '#journal/box-view.ts'
 import { BoxDrawing } from '#draw/box-drawing.tsx'
 import { StateMark, type MarkWord } from '#draw/state-mark.tsx'
 import { BOARD_END_MM } from '#draw/shelf-layout.ts'
+import pen from '#draw/pen.module.css'
+import css from './round.module.css'
 
 export interface ProgressBox {
   readonly view: BoxView
@@ -28,7 +30,7 @@ export function RoundProgress({
   const rows = boardRows(boxes, scale)
   return (
     <svg
-      className="drawing round-progress"
+      className={`${pen.drawing} ${css.roundProgress}`}
       width={width}
       height={(rows.at(-1)?.line ?? 0) + BOARD_GAP}
       role="group"
@@ -37,15 +39,15 @@ export function RoundProgress({
       {rows.map(({ board, here, line, endMm }) => {
         return (
           <g key={board}>
-            <rect x="0" y={line} width={endMm * scale} height="3.5" className="board" />
-            <path d={`M0 ${line}H${endMm * scale}`} className="board-line" />
+            <rect x="0" y={line} width={endMm * scale} height="3.5" className={pen.board} />
+            <path d={`M0 ${line}H${endMm * scale}`} className={pen.boardLine} />
             {here.map(({ view: { box }, state, word }) => {
               const x = box.leftMm * scale
               const middle = x + (box.widthMm * scale) / 2
               return (
                 <g
                   key={box.boxId}
-                  className={`progress-box ${state.replace(' ', '-')}`}
+                  className={state === 'here' ? `${css.progressBox} ${css.here}` : css.progressBox}
                   data-step={box.boxId}
                   data-state={state}
                   role="button"
@@ -69,7 +71,7 @@ export function RoundProgress({
                   {state === 'here' && (
                     <path
                       d={`M${middle - 5} ${line - (box.heightMm * scale) / 2 - 4}h10l-5 8z`}
-                      className="progress-here"
+                      className={css.progressHere}
                     />
                   )}
                 </g>

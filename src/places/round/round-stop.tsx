@@ -21,6 +21,8 @@ import { RoundVerdict } from './round-verdict.tsx'
 import { SlipQuestion } from './slip-question.tsx'
 import { StopDrawing } from './stop-drawing.tsx'
 import { Stepper } from './stepper.tsx'
+import css from './round.module.css'
+import hand from '#ui/hand.module.css'
 
 interface Props {
   readonly step: RoundStep
@@ -137,7 +139,13 @@ export function RoundStop({ step, sinceMs, next, onKept, onSkip, onBack, onLeave
   const error = result?.kind === 'error' ? result : null
   const lastOpened = known?.view.readings.at(-1)
   return (
-    <form className="round-stop" onSubmit={event => event.preventDefault()} onKeyDown={onKey} noValidate>
+    <form
+      className={css.roundStop}
+      data-part="round-stop"
+      onSubmit={event => event.preventDefault()}
+      onKeyDown={onKey}
+      noValidate
+    >
       <RoundVerdict
         step={step}
         form={rest}
@@ -149,17 +157,18 @@ export function RoundStop({ step, sinceMs, next, onKept, onSkip, onBack, onLeave
         quiet={dragging}
       />
       <StopDrawing view={known?.view ?? null} report={before} />
-      <div className="round-hand">
-        <div className="round-figure">
+      <div className={css.roundHand} data-part="round-hand">
+        <div className={css.roundFigure}>
           <Stepper
             label="one per cent less"
             sign="−"
             onStep={() => setRh(Math.max(0, Math.round(shownRh) - 1))}
           />
-          <span className="round-number">
+          <span className={css.roundNumber}>
             <input
               ref={rhField}
-              className={form.humidity === '' ? 'big-number pencil' : 'big-number'}
+              className={form.humidity === '' ? `${css.bigNumber} ${css.numberPencil}` : css.bigNumber}
+              data-part="big-number"
               inputMode="decimal"
               autoComplete="off"
               aria-label="Relative humidity, %"
@@ -169,7 +178,7 @@ export function RoundStop({ step, sinceMs, next, onKept, onSkip, onBack, onLeave
               placeholder={String(shownRh)}
               onChange={event => set({ humidity: event.currentTarget.value })}
             />
-            <span className="big-unit">%</span>
+            <span className={css.bigUnit}>%</span>
           </span>
           <Stepper
             label="one per cent more"
@@ -177,7 +186,7 @@ export function RoundStop({ step, sinceMs, next, onKept, onSkip, onBack, onLeave
             onStep={() => setRh(Math.min(100, Math.round(shownRh) + 1))}
           />
         </div>
-        <div ref={ref} className="tape-wrap">
+        <div ref={ref} className={css.tapeWrap}>
           {width > 0 && (
             <RoundTape
               value={shownRh}
@@ -192,18 +201,18 @@ export function RoundStop({ step, sinceMs, next, onKept, onSkip, onBack, onLeave
             />
           )}
         </div>
-        <div className="round-row">
+        <div className={css.roundRow}>
           <span>Temperature</span>
-          <span className="round-temperature">
+          <span className={css.roundTemperature}>
             <Stepper
               label="half a degree less"
               sign="−"
               onStep={() => set({ temperature: stepped(form.temperature, -0.5), temperatureTouched: true })}
             />
-            <span className="round-number">
+            <span className={css.roundNumber}>
               <input
                 ref={temperatureField}
-                className={form.temperatureTouched ? 'mid-number' : 'mid-number pencil'}
+                className={form.temperatureTouched ? css.midNumber : `${css.midNumber} ${css.numberPencil}`}
                 inputMode="decimal"
                 autoComplete="off"
                 aria-label={`Temperature, °${scale}`}
@@ -222,9 +231,9 @@ export function RoundStop({ step, sinceMs, next, onKept, onSkip, onBack, onLeave
           </span>
         </div>
         {charge && colours.length > 0 && (
-          <div className="round-section">
+          <div className={css.roundSection}>
             <span>
-              Beads look <kbd className="wide-only">B</kbd>
+              Beads look <kbd className={hand.wideOnly}>B</kbd>
             </span>
             <BeadColours
               indicator={charge.indicator}
@@ -242,7 +251,7 @@ export function RoundStop({ step, sinceMs, next, onKept, onSkip, onBack, onLeave
           />
         )}
         {error && (
-          <p className="notice" role="alert">
+          <p className={hand.notice} role="alert">
             {error.message}
           </p>
         )}
@@ -256,20 +265,21 @@ export function RoundStop({ step, sinceMs, next, onKept, onSkip, onBack, onLeave
             onOpened={() => keep(true, { ...form, opened: true })}
           />
         )}
-        <div className="round-foot">
-          <span className="round-ways">
+        <div className={css.roundFoot}>
+          <span className={css.roundWays}>
             {onBack && (
-              <button type="button" className="worded" onClick={onBack}>
+              <button type="button" className={hand.worded} onClick={onBack}>
                 Back
               </button>
             )}
-            <button type="button" className="worded" onClick={onSkip}>
+            <button type="button" className={hand.worded} onClick={onSkip}>
               Skip {step.in === 'box' ? 'this box' : 'the room'}
             </button>
           </span>
           <button
             type="button"
-            className="filled round-next"
+            className={`${hand.filled} ${css.roundNext}`}
+            data-part="round-next"
             disabled={write.isPending}
             onClick={() => keep(result?.kind === 'question')}
           >
@@ -280,7 +290,7 @@ export function RoundStop({ step, sinceMs, next, onKept, onSkip, onBack, onLeave
                 : 'Keep it and finish'}
           </button>
         </div>
-        <p className="round-keys aside wide-only">
+        <p className={`${css.roundKeys} ${hand.aside} ${hand.wideOnly}`}>
           <kbd>Enter</kbd> on, <kbd>O</kbd> lid was opened, <kbd>B</kbd> bead colour, <kbd>S</kbd> skip,{' '}
           <kbd>Esc</kbd> leave
         </p>

@@ -1,5 +1,6 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react'
 import { inWhole } from '#ui/format.ts'
+import css from './round.module.css'
 
 const PX_PER_PERCENT = 15
 const HEIGHT = 56
@@ -49,7 +50,8 @@ export function RoundTape({
   const targetLabelled = target !== null && Math.abs(x(target) - width / 2) < width / 2 - 30
   return (
     <svg
-      className="tape"
+      className={css.tape}
+      data-part="tape"
       width={width}
       height={HEIGHT}
       role="slider"
@@ -66,7 +68,7 @@ export function RoundTape({
       onKeyDown={key}
     >
       {ticks.map(rh => (
-        <path key={rh} d={`M${x(rh)} ${HEIGHT}v${rh % 5 === 0 ? -16 : -9}`} className="tape-tick" />
+        <path key={rh} d={`M${x(rh)} ${HEIGHT}v${rh % 5 === 0 ? -16 : -9}`} className={css.tapeTick} />
       ))}
       {ticks
         .filter(rh => rh % 5 === 0 && (target === null || rh < target || rh > target + TARGET_WORD_PERCENT))
@@ -77,9 +79,9 @@ export function RoundTape({
         ))}
       {target !== null && (
         <>
-          <path d={`M${x(target)} ${HEIGHT}V22`} className="tape-target" />
+          <path d={`M${x(target)} ${HEIGHT}V22`} className={css.tapeTarget} />
           {targetLabelled && (
-            <text x={x(target) + 5} y={HEIGHT - 22} className="strong">
+            <text x={x(target) + 5} y={HEIGHT - 22} className={css.tapeStrong}>
               {inWhole(target)} target
             </text>
           )}
@@ -87,15 +89,15 @@ export function RoundTape({
       )}
       {expected && (
         <>
-          <path d={`M${x(expected.low)} 15V8H${x(expected.high)}V15`} className="tape-expected" />
-          <path d={`M${x(expected.middle)} 4v9`} className="tape-expected-middle" />
-          <text x={x(expected.low) - 5} y="13" textAnchor="end" className="ink-small-aside">
+          <path d={`M${x(expected.low)} 15V8H${x(expected.high)}V15`} className={css.tapeExpected} />
+          <path d={`M${x(expected.middle)} 4v9`} className={css.tapeExpectedMiddle} />
+          <text x={x(expected.low) - 5} y="13" textAnchor="end" className={css.tapeAside}>
             expected
           </text>
         </>
       )}
-      <path d={`M${width / 2} ${HEIGHT - 26}V${HEIGHT}`} className="tape-pointer" />
-      <path d={`M${width / 2 - 8} ${HEIGHT + 2}h16l-8 -12z`} className="tape-arrow" />
+      <path d={`M${width / 2} ${HEIGHT - 26}V${HEIGHT}`} className={css.tapePointer} />
+      <path d={`M${width / 2 - 8} ${HEIGHT + 2}h16l-8 -12z`} className={css.tapeArrow} />
     </svg>
   )
 }

@@ -20,6 +20,8 @@ import { parseDecimal } from '#ui/decimal.ts'
 import type { RoundForm } from './round-form.ts'
 import type { RoundStep } from './round-steps.ts'
 import { stateWith } from './would-be.ts'
+import css from './round.module.css'
+import hand from '#ui/hand.module.css'
 
 interface Props {
   readonly step: RoundStep
@@ -42,24 +44,24 @@ export function RoundVerdict(props: Props) {
   const box = step.in === 'box' ? journal.state.boxes.get(step.id) : undefined
   const spools = box ? (boxView(journal.state, box.boxId, journal.nowMs)?.spools.length ?? 0) : 0
   return (
-    <div className="round-verdict">
-      <div className="round-name">
+    <div className={css.roundVerdict}>
+      <div className={css.roundName}>
         <h1>{step.name}</h1>
-        <span className="aside">
+        <span className={hand.aside}>
           {box
             ? `${CONTAINERS[box.container].name}, ${spools === 1 ? 'one spool' : `${spools} spools`}`
             : 'the air outside the boxes'}
         </span>
       </div>
-      <div className="round-said" aria-live={props.quiet ? 'off' : 'polite'}>
+      <div className={css.roundSaid} aria-live={props.quiet ? 'off' : 'polite'}>
         {box ? (
           Number.isFinite(rh) && rh >= 0 && rh <= 100 ? (
             <BoxVerdict {...props} rh={rh} boxId={box.boxId} />
           ) : (
-            <p className="round-word pencil">Type what the display shows</p>
+            <p className={`${css.roundWord} ${hand.pencil}`}>Type what the display shows</p>
           )
         ) : (
-          <p className="round-word pencil">Read it outside the boxes first</p>
+          <p className={`${css.roundWord} ${hand.pencil}`}>Read it outside the boxes first</p>
         )}
         <Expected expected={expected} rh={rh} />
       </div>
@@ -109,7 +111,7 @@ function BoxVerdict({
   const charge = report?.held
   return (
     <>
-      <p className="round-word" data-word={word ?? 'no target'}>
+      <p className={css.roundWord} data-word={word ?? 'no target'}>
         {word && <StateMark word={word} />}
         <span style={{ color: word ? markColour(word) : undefined }}>
           {word ? `${word[0]!.toUpperCase()}${word.slice(1)}.` : 'No spool, so no target.'}
@@ -117,14 +119,14 @@ function BoxVerdict({
         {reading?.lookAgainMs ? (
           <>Look again {againText(reading.lookAgainMs, nowMs, maker.zone)}</>
         ) : isFetching && !report ? (
-          <span className="pencil">Reckoning …</span>
+          <span className={hand.pencil}>Reckoning …</span>
         ) : (
           word && (
             <AnswerLine view={view} report={report} judgement={judgement} nowMs={nowMs} zone={maker.zone} />
           )
         )}
       </p>
-      <p className="round-held">
+      <p className={css.roundHeld} data-part="round-held">
         {atFloor && (
           <>
             At or below {inWhole(view.hygrometer.floorPercentRh)}
@@ -145,10 +147,11 @@ function BoxVerdict({
 
 function Expected({ expected, rh }: { readonly expected: Expectation; readonly rh: number }) {
   const range = expected.rhPercent
-  if (!range) return <p className="aside">Nothing to expect yet: this will be its first reckoned reading.</p>
+  if (!range)
+    return <p className={hand.aside}>Nothing to expect yet: this will be its first reckoned reading.</p>
   const [low, high] = [Math.round(range.low), Math.round(range.high)]
   return (
-    <p className="aside">
+    <p className={hand.aside}>
       Expected <Approx />
       {inWhole(range.middle)} ({low === high ? low : `${low}–${high}`})
       {Number.isFinite(rh) &&

@@ -2,6 +2,7 @@ import { inScale, type TemperatureScale } from '#core/reading/scale-slip.ts'
 import type { Slip } from '#core/reading/slips.ts'
 import { inTenths, inWhole } from '#ui/format.ts'
 import type { RoundForm } from './round-form.ts'
+import hand from '#ui/hand.module.css'
 
 const asText = (value: number): string => String(Math.round(value * 10) / 10)
 
@@ -22,7 +23,7 @@ export function SlipQuestion({
   const offer = (label: string, changed: Partial<RoundForm>) => (
     <button
       type="button"
-      className="worded"
+      className={hand.worded}
       onClick={() => onAnswer({ ...form, temperatureTouched: true, ...changed })}
     >
       {label}
@@ -63,7 +64,7 @@ export function SlipQuestion({
         <Question
           text={`With its lid shut since last time this air would show ${inWhole(slip.lowRhPercent)}–${inWhole(slip.highRhPercent)} %, not ${form.humidity}.`}
         >
-          <button type="button" className="worded" onClick={onOpened}>
+          <button type="button" className={hand.worded} onClick={onOpened}>
             It was opened
           </button>
         </Question>
@@ -72,7 +73,7 @@ export function SlipQuestion({
 }
 
 const Question = ({ text, children }: { readonly text: string; readonly children: React.ReactNode }) => (
-  <div className="question" role="alert">
+  <div className={hand.question} data-part="question" role="alert">
     <p>{text}</p>
     {children}
   </div>

@@ -1,4 +1,5 @@
 import { useRef, type PointerEvent } from 'react'
+import css from './round.module.css'
 
 /** A key of one step, as large as a thumb. */
 export function Stepper({
@@ -23,7 +24,7 @@ export function Stepper({
   return (
     <button
       type="button"
-      className="stepper"
+      className={css.stepper}
       aria-label={label}
       tabIndex={-1}
       onPointerDown={() => {
@@ -36,7 +37,7 @@ export function Stepper({
       }}
     >
       <svg width="18" height="18" aria-hidden="true">
-        <path d={sign === '+' ? 'M2 9h14M9 2v14' : 'M2 9h14'} className="stepper-sign" />
+        <path d={sign === '+' ? 'M2 9h14M9 2v14' : 'M2 9h14'} className={css.stepperSign} />
       </svg>
     </button>
   )

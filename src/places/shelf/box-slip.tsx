@@ -9,6 +9,9 @@ import { judgementWords } from '#ui/judgement-words.ts'
 import { markColour, StateMark, type MarkWord } from '#draw/state-mark.tsx'
 import { InkLink } from '#ui/ink-link.tsx'
 import { SLIP } from '#draw/shelf-layout.ts'
+import pen from '#draw/pen.module.css'
+import css from './shelf.module.css'
+import hand from '#ui/hand.module.css'
 
 interface Props {
   readonly view: BoxView
@@ -32,16 +35,16 @@ export function BoxSlip({ view, report, judgement, nowMs, zone, x, y }: Props) {
   return (
     <g
       transform={`translate(${x} ${y})`}
-      className={pencil ? 'slip pencil-lines' : 'slip'}
+      className={pencil ? pen.pencilLines : undefined}
       data-slip={box.boxId}
     >
-      <path d="M12 -4V0M158 -4V0" className="slip-pins" />
+      <path d="M12 -4V0M158 -4V0" className={pen.slipPins} />
       <path
-        className="slip-paper"
+        className={pen.slipPaper}
         d={`M0 0H${width}V${height - c}L${width - c} ${height}H${c}L0 ${height - c}Z`}
       />
       <InkLink to={`/box/${box.boxId}`} label={`${box.name}: open the box`}>
-        <text x="9" y="18" className="slip-name">
+        <text x="9" y="18" className={css.slipName} data-part="slip-name">
           {box.name}
         </text>
       </InkLink>
@@ -59,12 +62,12 @@ export function BoxSlip({ view, report, judgement, nowMs, zone, x, y }: Props) {
                 `taken ${shortDayText(last.atMs, nowMs, zone)}, ±${view.hygrometer.accuracyPercentRh} %`,
               )}
             >
-              <text x="21" y="5" className="ink-figure strong">
+              <text x="21" y="5" className={hand.strong}>
                 {inWhole(last.relativeHumidityPercent)}
                 {THIN}%
               </text>
               <path
-                className="ink-tick"
+                className={pen.inkTick}
                 d={`M${23 + 8 * inWhole(last.relativeHumidityPercent).length + 13} -2.4l1.7 1.8 3 -4.1`}
               />
             </FigureInk>
@@ -73,14 +76,14 @@ export function BoxSlip({ view, report, judgement, nowMs, zone, x, y }: Props) {
                 target.all.map(item => ({ name: item.spool.name, rhPercent: item.rhPercent })),
               )}
             >
-              <text x={60 + wide} y="5" className="ink-figure">
+              <text x={60 + wide} y="5">
                 of {inWhole(target.rhPercent)}
               </text>
             </FigureInk>
             <text
               x={97 + wide}
               y="5"
-              className="ink-word"
+              className={pen.inkWord}
               style={{ fill: markColour(last.word ?? 'not known') }}
             >
               {last.word}
@@ -88,7 +91,7 @@ export function BoxSlip({ view, report, judgement, nowMs, zone, x, y }: Props) {
           </>
         ) : (
           <>
-            <text x="21" y="5" className="ink-aside">
+            <text x="21" y="5" className={pen.inkAside}>
               {target ? 'no reading' : 'no spool, no target'}
             </text>
             {target && (
@@ -97,7 +100,7 @@ export function BoxSlip({ view, report, judgement, nowMs, zone, x, y }: Props) {
                   target.all.map(item => ({ name: item.spool.name, rhPercent: item.rhPercent })),
                 )}
               >
-                <text x="90" y="5" className="ink-aside">
+                <text x="90" y="5" className={pen.inkAside}>
                   of {inWhole(target.rhPercent)}
                 </text>
               </FigureInk>
@@ -124,7 +127,7 @@ function JudgementInk({ view, report, judgement, nowMs, zone }: Omit<Props, 'x' 
     <text
       x="9"
       y="52"
-      className={figure === null || view.known.word === 'reckoned' ? 'ink-aside' : 'ink-line'}
+      className={figure === null || view.known.word === 'reckoned' ? pen.inkAside : undefined}
     >
       {lead}
       {figure?.text}

@@ -11,6 +11,7 @@ import { usePreferences } from '#session/journal-context.tsx'
 import { BoxSlip } from './box-slip.tsx'
 import { layOutShelf, SLIP } from '#draw/shelf-layout.ts'
 import { vesselOf } from '#draw/vessel-of.ts'
+import pen from '#draw/pen.module.css'
 
 export interface ShelfItem {
   readonly view: BoxView
@@ -42,7 +43,7 @@ export function ShelfDrawing({
   const byId = new Map(items.map(item => [item.view.box.boxId, item]))
   return (
     <svg
-      className="drawing"
+      className={pen.drawing}
       width={widthPx}
       height={layout.heightPx}
       role="group"
@@ -52,8 +53,8 @@ export function ShelfDrawing({
       <HatchDefs spools={items.flatMap(item => item.view.spools)} dark={dark} />
       {layout.boards.map(board => (
         <g key={board.y}>
-          <rect x="0" y={board.y} width={board.lengthPx} height="9" className="board" />
-          <path d={`M0 ${board.y}H${board.lengthPx}`} className="board-line" />
+          <rect x="0" y={board.y} width={board.lengthPx} height="9" className={pen.board} />
+          <path d={`M0 ${board.y}H${board.lengthPx}`} className={pen.boardLine} />
           {board.boxes.map(placed => {
             const { view, report } = byId.get(placed.id)!
             return (

@@ -25,6 +25,7 @@ import {
   type Movable,
   type PlaceKey,
 } from '#session/places-to-go.ts'
+import css from './shelf.module.css'
 
 /** A pull of this many px is a move; less is a touch on the box. */
 const PULL_PX = 6
@@ -92,7 +93,7 @@ export function ShelfMoves({
       {children}
       {write.error && <Refused error={write.error} remedy="move it again" />}
       {held && (
-        <div className="beside-shelf">
+        <div className={css.besideShelf}>
           {placesToGo(state, held)
             .filter(place => !place.key.startsWith('box:'))
             .map(place => (
@@ -101,7 +102,11 @@ export function ShelfMoves({
         </div>
       )}
       <DragOverlay dropAnimation={null}>
-        {held && <span className="held-word">{nameOf(held)}</span>}
+        {held && (
+          <span className={css.heldWord} data-part="held-word">
+            {nameOf(held)}
+          </span>
+        )}
       </DragOverlay>
     </DndContext>
   )
@@ -120,7 +125,7 @@ function Held({ id, children }: { readonly id: string; readonly children: ReactN
     <g
       ref={node => setNodeRef(node as unknown as HTMLElement | null)}
       {...listeners}
-      className={isDragging ? 'held-thing pulled' : 'held-thing'}
+      className={isDragging ? `${css.heldThing} ${css.pulled}` : css.heldThing}
       data-thing={id}
     >
       {children}
@@ -142,7 +147,9 @@ export function DropBox({
   return (
     <g
       ref={node => setNodeRef(node as unknown as HTMLElement | null)}
-      className={isOver ? 'shelf-item drop-here' : 'shelf-item'}
+      className={isOver ? `${css.shelfItem} ${css.dropHere}` : css.shelfItem}
+      data-part="shelf-item"
+      data-over={isOver || undefined}
       data-box={boxId}
       data-width-mm={widthMm}
     >
@@ -154,7 +161,12 @@ export function DropBox({
 function BesideShelf({ placeKey, name }: { readonly placeKey: PlaceKey; readonly name: string }) {
   const { setNodeRef, isOver } = useDroppable({ id: placeKey })
   return (
-    <span ref={setNodeRef} className={isOver ? 'beside-place drop-here' : 'beside-place'}>
+    <span
+      ref={setNodeRef}
+      className={isOver ? `${css.besidePlace} ${css.dropHere}` : css.besidePlace}
+      data-part="beside-place"
+      data-over={isOver || undefined}
+    >
       {name}
     </span>
   )

@@ -128,19 +128,19 @@ describe('the year line', () => {
         zone="UTC"
       />,
     )
-    expect([...container.querySelectorAll('.lane-name')].map(name => name.textContent)).toEqual([
+    expect([...container.querySelectorAll('[data-part="lane-name"]')].map(name => name.textContent)).toEqual([
       'Rigger',
       'Cox',
       'Bilge',
     ])
-    expect(container.querySelectorAll('.lane-ink')).toHaveLength(1)
-    expect(container.querySelectorAll('.over-stub')).toHaveLength(1)
+    expect(container.querySelectorAll('[data-part="lane-ink"]')).toHaveLength(1)
+    expect(container.querySelectorAll('[data-part="over-stub"]')).toHaveLength(1)
     expect(container.textContent).toContain('a foam strip would do')
   })
   test('the grass is as high as the room’s vapour, and leans by a fixed pattern', () => {
     const draw = () =>
       renderPlace(<YearLine items={[]} room={room} widthPx={1184} nowMs={NOW} zone="UTC" />)
-        .container.querySelector('.grass')!
+        .container.querySelector('[data-part="grass"]')!
         .getAttribute('d')
     const path = draw()
     expect(draw()).toBe(path)

@@ -18,6 +18,8 @@ import { ShelfDrawing, type ShelfItem } from './shelf-drawing.tsx'
 import { Said } from './said.tsx'
 import { shelfSentence, type Piece } from './shelf-sentence.ts'
 import { RoomAir, YearLine } from './year-line.tsx'
+import hand from '#ui/hand.module.css'
+import css from './shelf.module.css'
 
 const LogReading = later(() => import('#dialogs/log-reading/log-reading.tsx'))
 const MoveDialog = later(() => import('#dialogs/move/move-dialog.tsx'))
@@ -87,36 +89,36 @@ export default function ShelfPlace() {
   const lastBoard = layout?.boards.at(-1)
   const legendBeside = width > 700 && lastBoard !== undefined && lastBoard.lengthPx < width - 190
   return (
-    <main className="page" data-place="shelf">
-      <div className="answer-row">
+    <main className={hand.page} data-place="shelf">
+      <div className={hand.answerRow}>
         <div>
-          <h1 className="answer" aria-live="polite">
+          <h1 className={hand.answer} aria-live="polite">
             {sentence.answer.map(said)}
           </h1>
-          <p className="behind">
+          <p className={hand.behind}>
             {done < reports.length && `${done} of ${reports.length} boxes done. `}
             {sentence.behind.map(said)}
           </p>
         </div>
-        <div className="acts">
-          <Link to={`${tools.base}/start`} className="worded">
+        <div className={hand.acts}>
+          <Link to={`${tools.base}/start`} className={hand.worded}>
             Add a box
           </Link>
-          <button type="button" className="worded" onClick={() => setLogging(true)}>
+          <button type="button" className={hand.worded} onClick={() => setLogging(true)}>
             Log one reading
           </button>
-          <button type="button" className="filled" onClick={walk}>
+          <button type="button" className={hand.filled} onClick={walk}>
             Walk the shelf <kbd>R</kbd>
           </button>
         </div>
       </div>
       {failed && (
-        <p className="notice">
+        <p className={hand.notice} role="status">
           A box could not be reckoned: {failed.error.message} Its readings are kept; reload to try again.
         </p>
       )}
       {journal.damaged.length > 0 && (
-        <p className="notice">
+        <p className={hand.notice} role="status">
           {journal.damaged.length === 1
             ? 'One record could not be read. It is'
             : `${journal.damaged.length} records could not be read. They are`}{' '}
@@ -125,26 +127,26 @@ export default function ShelfPlace() {
         </p>
       )}
       {journal.state.contradictions.length > 0 && (
-        <p className="notice">
+        <p className={hand.notice} role="status">
           {journal.state.contradictions.length === 1
             ? 'One entry can’t be true together with another; it is kept, and left out. '
             : `${journal.state.contradictions.length} entries can’t be true together with others; they are kept, and left out. `}
           <Link to={`${tools.base}/entries`}>Put them right</Link>
         </p>
       )}
-      <div ref={ref} className="shelf-wrap">
+      <div ref={ref} className={css.shelfWrap}>
         {width > 0 && (
           <>
             <ShelfMoves onAsk={setAsking}>
               <ShelfDrawing items={items} widthPx={width} nowMs={nowMs} zone={zone} />
             </ShelfMoves>
             {legendBeside && (
-              <div className="legend-beside" style={{ top: lastBoard.y - 112 }}>
+              <div className={css.legendBeside} style={{ top: lastBoard.y - 112 }}>
                 <DrawnLegend scale={layout!.scale} />
               </div>
             )}
-            <div className="year-head">
-              <h2 className="year-title">The year ahead</h2>
+            <div className={css.yearHead}>
+              <h2 className={css.yearTitle}>The year ahead</h2>
               <RoomAir room={{ profile: profileOf(room), knowledge: room.climateKnown }} />
             </div>
             <YearLine

@@ -8,6 +8,9 @@ import { Figure, FigureInk } from '#ui/figure.tsx'
 import { inTenths } from '#ui/format.ts'
 import { InkLink } from '#ui/ink-link.tsx'
 import type { ShelfItem } from './shelf-drawing.tsx'
+import pen from '#draw/pen.module.css'
+import css from './shelf.module.css'
+import hand from '#ui/hand.module.css'
 
 const DAY_MS = 86_400_000
 const PAST_DAYS = 14
@@ -34,24 +37,36 @@ export function YearLine({ items, room, widthPx, nowMs, zone }: Props) {
   const baseline = strokesBottom + 38
   const months = monthStarts(nowMs - PAST_DAYS * DAY_MS, nowMs + AHEAD_DAYS * DAY_MS)
   return (
-    <svg className="drawing" width={widthPx} height={baseline + 20} role="group" aria-label="The year ahead">
+    <svg
+      className={pen.drawing}
+      width={widthPx}
+      height={baseline + 20}
+      role="group"
+      aria-label="The year ahead"
+    >
       <Grass {...{ room, x, baseline, nowMs, fromX: names, toX: widthPx }} />
-      <path d={`M${names} ${baseline}H${widthPx}`} className="axis" />
+      <path d={`M${names} ${baseline}H${widthPx}`} className={pen.axis} />
       {months.map((ms, i) => (
         <g key={ms}>
-          <path d={`M${x(ms)} ${baseline}v4`} className="axis" />
+          <path d={`M${x(ms)} ${baseline}v4`} className={pen.axis} />
           {(widthPx >= 600 || i % 3 === 0) &&
             x(ms) < widthPx - 28 &&
             Math.abs(x(ms) + 14 - x(nowMs)) > 44 && (
-              <text x={x(ms) + 3} y={baseline + 14} className="ink-small">
+              <text x={x(ms) + 3} y={baseline + 14} className={pen.inkSmall} data-part="ink-small">
                 {monthText(ms, zone)}
                 {new Date(ms).getUTCMonth() === 0 ? ` ${new Date(ms).getUTCFullYear()}` : ''}
               </text>
             )}
         </g>
       ))}
-      <path d={`M${x(nowMs)} 4V${baseline}`} className="today-line" />
-      <text x={x(nowMs)} y={baseline + 14} textAnchor="middle" className="ink-small strong">
+      <path d={`M${x(nowMs)} 4V${baseline}`} className={css.todayLine} />
+      <text
+        x={x(nowMs)}
+        y={baseline + 14}
+        textAnchor="middle"
+        className={`${pen.inkSmall} ${hand.strong}`}
+        data-part="ink-small"
+      >
         today
       </text>
       {lanes.map((item, i) => (
@@ -96,7 +111,12 @@ function Lane({
   const start = x(nowMs)
   const name = (
     <InkLink to={`/box/${view.box.boxId}`} label={`${view.box.name}: open the box`}>
-      <text x="0" y={y + 4} className={pencil ? 'lane-name pencil' : 'lane-name'}>
+      <text
+        x="0"
+        y={y + 4}
+        className={pencil ? `${css.laneName} ${css.laneNamePencil}` : css.laneName}
+        data-part="lane-name"
+      >
         {view.box.name}
       </text>
     </InkLink>
@@ -105,7 +125,7 @@ function Lane({
     <text
       x={Math.min(atX, widthPx - 4)}
       y={y + 4}
-      className="ink-small-aside"
+      className={pen.inkSmallAside}
       textAnchor={atX > widthPx - 110 ? 'end' : 'start'}
     >
       {text}
@@ -116,7 +136,11 @@ function Lane({
     return (
       <g>
         {name}
-        <path d={`M${from} ${y - 2}L${start} ${y}L${from} ${y + 2}Z`} className="over-stub" />
+        <path
+          d={`M${from} ${y - 2}L${start} ${y}L${from} ${y + 2}Z`}
+          className={css.overStub}
+          data-part="over-stub"
+        />
         {aside('over its target', start + 8)}
       </g>
     )
@@ -146,7 +170,7 @@ function Lane({
   return (
     <g>
       {name}
-      <path d={shape} className={pencil ? 'lane-pencil' : 'lane-ink'} />
+      <path d={shape} className={pencil ? css.lanePencil : css.laneInk} data-part="lane-ink" />
       {leaves.beyondHorizon.early || widthPx < 600 ? (
         leaves.beyondHorizon.early ? (
           aside('beyond this year', end)
@@ -157,7 +181,7 @@ function Lane({
             x={late > widthPx - 130 ? Math.max(early - 6, start + 90) : late + 8}
             y={y + 4}
             textAnchor={late > widthPx - 130 ? 'end' : 'start'}
-            className="ink-small-aside lane-range"
+            className={`${pen.inkSmallAside} ${css.laneRange}`}
           >
             {range}
           </text>
@@ -192,7 +216,7 @@ function Grass({
     const height = density(nowMs + (px - x(nowMs)) * perPx) * GRASS_PX_PER_G * (0.9 + 0.2 * chance)
     blades.push(`M${px.toFixed(1)} ${baseline}l${(5 * chance - 2.5).toFixed(1)} ${(-height).toFixed(1)}`)
   }
-  return <path d={blades.join('')} className="grass" />
+  return <path d={blades.join('')} className={css.grass} data-part="grass" />
 }
 
 /** The room's dampest and driest month, in words. */
@@ -209,7 +233,7 @@ export function RoomAir({ room }: { readonly room: Props['room'] }) {
     vapourDensityAnswer(`room air in ${label(month)}`, { ...month, knowledge: room.knowledge })
   const [dry, damp] = [sorted[0]!, sorted.at(-1)!]
   return (
-    <span className="room-air">
+    <span className={css.roomAir}>
       room air:{' '}
       <Figure answer={figure(damp)}>
         {inTenths(figure(damp).value)} g/m³ in {label(damp)}
