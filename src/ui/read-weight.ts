@@ -10,6 +10,8 @@ export interface WeightText {
   readonly tare: string
 }
 
+export const NOT_WEIGHED: WeightText = { gross: '', tare: '' }
+
 /** Beads hold no more than this of their own dry weight. */
 const MOST_LOADING = 0.6
 /** Lighter than dry by this much, and the scale or the word is wrong. */

@@ -9,14 +9,14 @@ export type { WeightText } from './read-weight.ts'
 /** Gross and tare of one thing, in the person's unit. */
 export function WeightFields({
   thing,
-  text,
+  value,
   onChange,
   error,
 }: {
   readonly thing: Movable
-  readonly text: WeightText
-  readonly onChange: (text: WeightText) => void
-  readonly error: string | undefined
+  readonly value: WeightText
+  readonly onChange: (value: WeightText) => void
+  readonly error?: React.ReactNode
 }) {
   const { weight } = useMeasures()
   const isSpool = thing.kind === 'spool'
@@ -27,18 +27,18 @@ export function WeightFields({
           label={`${nameOf(thing)} on the scale, ${weight.unit}`}
           inputMode="decimal"
           autoComplete="off"
-          value={text.gross}
-          error={error !== undefined}
-          onChange={event => onChange({ ...text, gross: event.currentTarget.value })}
+          value={value.gross}
+          error={Boolean(error)}
+          onChange={event => onChange({ ...value, gross: event.currentTarget.value })}
         />
         <TextInput
           label={`${isSpool ? 'Empty spool' : 'Empty holder'}, ${weight.unit}`}
           inputMode="decimal"
           autoComplete="off"
           placeholder={isSpool ? weight.field(thing.spool.emptyG) : '0'}
-          value={text.tare}
-          error={error !== undefined}
-          onChange={event => onChange({ ...text, tare: event.currentTarget.value })}
+          value={value.tare}
+          error={Boolean(error)}
+          onChange={event => onChange({ ...value, tare: event.currentTarget.value })}
         />
       </div>
       {error && (

@@ -4,16 +4,16 @@ import { usePreferences } from '#session/journal-context.tsx'
 
 /** A moment, on the clock of this device; the calendar begins its weeks where the person's do. */
 export function WhenField({
-  atMs,
+  value: atMs,
   onChange,
   label = 'When',
   error,
   latestMs,
 }: {
-  readonly atMs: number
+  readonly value: number
   readonly onChange: (atMs: number) => void
   readonly label?: string
-  readonly error?: string | undefined
+  readonly error?: React.ReactNode
   readonly latestMs: number
 }) {
   const { firstWeekday } = usePreferences().preferences

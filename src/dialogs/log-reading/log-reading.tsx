@@ -1,5 +1,5 @@
 import { Checkbox, Modal, NativeSelect, TextInput } from '@mantine/core'
-import { useState, type FormEvent } from 'react'
+import { useState } from 'react'
 import { inScale } from '#core/reading/scale-slip.ts'
 import type { Act } from '#records/act.ts'
 import { boxView, instrumentFor } from '#journal/box-view.ts'
@@ -12,9 +12,12 @@ import { useJournalTools, usePreferences } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
 import { useUndo, useWriteAct } from '#session/writing.ts'
 import { WhenField } from '#ui/when-field.tsx'
-import { checkReading, type FormResult, type ReadingForm } from './reading-form.ts'
+import { useCheckedForm } from '#ui/checked-form.ts'
+import { checkReading, type ReadingForm, type ReadingToKeep } from './reading-form.ts'
 import hand from '#ui/hand.module.css'
 import css from './log-reading.module.css'
+
+type Question = Extract<ReadingToKeep, { kind: 'question' }>
 
 /** One reading, of a box or of the room. Stays open until it is kept; then says what it means, with its undo. */
 export default function LogReading({
@@ -36,47 +39,47 @@ export default function LogReading({
     ...[...state.rooms.values()].map(room => ({ value: `room:${room.roomId}`, label: `Room: ${room.name}` })),
   ]
   const [openedMs] = useState(() => maker.nowMs())
-  const [form, setForm] = useState<ReadingForm>({
-    place: place ?? places[0]!.value,
-    humidity: '',
-    temperature: '',
-    when: openedMs,
-    justOpened: false,
-  })
-  const [result, setResult] = useState<FormResult | null>(null)
+  const [question, setQuestion] = useState<Question | null>(null)
   const [kept, setKept] = useState<Act | null>(null)
-  const near = nearestTemperatures(state, form.place)
-  const errors = result?.kind === 'errors' ? result.errors : {}
-  const set = (part: Partial<ReadingForm>) => {
-    setForm({ ...form, ...part })
-    setResult(null)
-  }
-
-  const submit = (meantC: number | null) => {
-    const [kind, id] = form.place.split(/:(.*)/s)
+  const contextOf = (typed: ReadingForm) => {
+    const [kind, id] = typed.place.split(/:(.*)/s)
     const instrument =
       kind === 'box'
         ? instrumentFor(state, id!)
         : ([...state.instruments.values()].find(item => item.boxId === null) ??
           [...state.instruments.values()][0])
-    const sinceMs = kind === 'box' ? (state.boxes.get(id!)?.madeMs ?? 0) : 0
-    const checked = checkReading(form, {
+    return {
       nowMs: maker.nowMs(),
       scale,
       instrumentId: instrument?.instrumentId ?? '',
-      sinceMs,
-      nearC: near,
-      meantC,
-    })
-    setResult(checked)
-    if (checked.kind === 'ready') {
-      const label = places.find(item => item.value === form.place)?.label ?? ''
-      write.mutate({ what: `${label}: read`, drafts: checked.drafts }, { onSuccess: setKept })
+      sinceMs: kind === 'box' ? (state.boxes.get(id!)?.madeMs ?? 0) : 0,
+      nearC: nearestTemperatures(state, typed.place),
     }
   }
-  const onSubmit = (event: FormEvent) => {
-    event.preventDefault()
-    submit(null)
+  const form = useCheckedForm<ReadingForm, ReadingToKeep>(
+    {
+      place: place ?? places[0]!.value,
+      humidity: '',
+      temperature: '',
+      when: openedMs,
+      justOpened: false,
+      meantC: null,
+    },
+    typed => checkReading(typed, contextOf(typed)),
+    // an answer is about what was typed then
+    () => setQuestion(null),
+  )
+  const near = nearestTemperatures(state, form.values.place)
+  const take = (reading: ReadingToKeep) => {
+    setQuestion(reading.kind === 'question' ? reading : null)
+    if (reading.kind !== 'ready') return
+    const label = places.find(item => item.value === form.values.place)?.label ?? ''
+    write.mutate({ what: `${label}: read`, drafts: reading.drafts }, { onSuccess: setKept })
+  }
+  const answer = (meantC: number) => {
+    const checked = checkReading({ ...form.values, meantC }, contextOf(form.values))
+    if (checked.ok) take(checked.kept)
+    else form.setErrors(checked.errors)
   }
 
   return (
@@ -90,57 +93,42 @@ export default function LogReading({
       {kept ? (
         <Kept act={kept} close={close} />
       ) : (
-        <form onSubmit={onSubmit} noValidate className={hand.form}>
-          <NativeSelect
-            label="Where"
-            data={places}
-            value={form.place}
-            onChange={event => set({ place: event.currentTarget.value })}
-          />
+        <form onSubmit={form.onKeep(take)} noValidate className={hand.form}>
+          <NativeSelect label="Where" data={places} {...form.getInputProps('place')} />
           <TextInput
             data-autofocus
             label="Relative humidity, %"
             inputMode="decimal"
             autoComplete="off"
-            value={form.humidity}
-            error={errors.humidity}
-            onChange={event => set({ humidity: event.currentTarget.value })}
+            {...form.getInputProps('humidity')}
           />
           <TextInput
             label={`Temperature, °${scale}`}
             inputMode="decimal"
             autoComplete="off"
             placeholder={near[0] === undefined ? undefined : `${inTenths(inScale(near[0], scale))} last time`}
-            value={form.temperature}
-            error={errors.temperature}
-            onChange={event => set({ temperature: event.currentTarget.value })}
+            {...form.getInputProps('temperature')}
           />
-          <WhenField
-            atMs={form.when}
-            latestMs={openedMs}
-            error={errors.when}
-            onChange={when => set({ when })}
-          />
-          {form.place.startsWith('box:') && (
+          <WhenField latestMs={openedMs} {...form.valueOf('when')} />
+          {form.values.place.startsWith('box:') && (
             <Checkbox
               label="The lid was off just before"
-              checked={form.justOpened}
-              onChange={event => set({ justOpened: event.currentTarget.checked })}
+              {...form.getInputProps('justOpened', { type: 'checkbox' })}
             />
           )}
-          {result?.kind === 'question' && (
+          {question && (
             <div className={hand.question} data-part="question" role="alert">
               <p>
-                {inTenths(result.typed)} °{scale} is far from where this stood last
+                {inTenths(question.typed)} °{scale} is far from where this stood last
                 {near[0] === undefined ? '' : ` (${inTenths(inScale(near[0], scale))} °${scale})`}. Which was
                 meant?
               </p>
-              <button type="button" className={hand.worded} onClick={() => submit(result.otherwiseC)}>
-                {inTenths(result.typed)} °{scale === 'C' ? 'F' : 'C'}, that is{' '}
-                {inTenths(inScale(result.otherwiseC, scale))} °{scale}
+              <button type="button" className={hand.worded} onClick={() => answer(question.otherwiseC)}>
+                {inTenths(question.typed)} °{scale === 'C' ? 'F' : 'C'}, that is{' '}
+                {inTenths(inScale(question.otherwiseC, scale))} °{scale}
               </button>
-              <button type="button" className={hand.worded} onClick={() => submit(result.asTypedC)}>
-                Really {inTenths(result.typed)} °{scale}
+              <button type="button" className={hand.worded} onClick={() => answer(question.asTypedC)}>
+                Really {inTenths(question.typed)} °{scale}
               </button>
             </div>
           )}

@@ -1,6 +1,7 @@
 import { inScale, scaleSlip, type TemperatureScale } from '#core/reading/scale-slip.ts'
 import type { Draft } from '#records/act.ts'
 import { celsiusOf, readingDrafts, shownErrors, type ShownErrors } from '#session/reading-entry.ts'
+import type { Checked } from '#ui/checked-form.ts'
 import { parseDecimal } from '#ui/decimal.ts'
 
 export interface ReadingForm {
@@ -10,6 +11,8 @@ export interface ReadingForm {
   readonly temperature: string
   readonly when: number
   readonly justOpened: boolean
+  /** The temperature, where the person has said which scale was meant. */
+  readonly meantC: number | null
 }
 
 export interface FormContext {
@@ -20,13 +23,11 @@ export interface FormContext {
   readonly sinceMs: number
   /** Where box and room last stood, °C; used when the field is left empty, and to question a slip of scale. */
   readonly nearC: readonly number[]
-  /** The person has said which scale was meant. */
-  readonly meantC: number | null
 }
 
-export type FormResult =
+/** Entries to write, or a question to answer first. */
+export type ReadingToKeep =
   | { readonly kind: 'ready'; readonly drafts: Draft[] }
-  | { readonly kind: 'errors'; readonly errors: Partial<Record<'humidity' | 'temperature' | 'when', string>> }
   | {
       readonly kind: 'question'
       readonly typed: number
@@ -37,16 +38,14 @@ export type FormResult =
 const USUAL_C = 20
 
 /** Checks what was typed. Errors name the field and the remedy; a likely slip is asked about, never changed unasked. */
-export function checkReading(form: ReadingForm, context: FormContext): FormResult {
+export function checkReading(form: ReadingForm, context: FormContext): Checked<ReadingForm, ReadingToKeep> {
   const typed = parseDecimal(form.temperature)
   const left = form.temperature.trim() === ''
   const slip =
-    left || Number.isNaN(typed) || context.meantC !== null
+    left || Number.isNaN(typed) || form.meantC !== null
       ? null
       : scaleSlip({ value: typed, scale: context.scale, nearC: context.nearC })
-  const temperatureC = left
-    ? (context.nearC[0] ?? USUAL_C)
-    : (context.meantC ?? celsiusOf(typed, context.scale))
+  const temperatureC = left ? (context.nearC[0] ?? USUAL_C) : (form.meantC ?? celsiusOf(typed, context.scale))
   const rhPercent = parseDecimal(form.humidity)
   const errors: ShownErrors & { when?: string } = shownErrors(
     { rhPercent, temperature: inScale(temperatureC, context.scale) },
@@ -57,19 +56,22 @@ export function checkReading(form: ReadingForm, context: FormContext): FormResul
   else if (form.when > context.nowMs + 60_000)
     errors.when = 'This time lies ahead: take the time the display was read, now or earlier.'
   else if (form.when < context.sinceMs) errors.when = 'That is before it was set up here: pick a later time.'
-  if (Object.keys(errors).length > 0) return { kind: 'errors', errors }
-  if (slip) return { kind: 'question', typed, ...slip }
+  if (Object.keys(errors).length > 0) return { ok: false, errors }
+  if (slip) return { ok: true, kept: { kind: 'question', typed, ...slip } }
   const [kind, id] = form.place.split(/:(.*)/s) as ['box' | 'room', string]
   return {
-    kind: 'ready',
-    drafts: readingDrafts({
-      place: kind === 'box' ? { in: 'box', boxId: id } : { in: 'room', roomId: id },
-      atMs: form.when,
-      instrumentId: context.instrumentId,
-      rhPercent,
-      temperatureC,
-      temperatureKnown: left ? 'assumed' : 'measured',
-      lidWasOff: form.justOpened,
-    }),
+    ok: true,
+    kept: {
+      kind: 'ready',
+      drafts: readingDrafts({
+        place: kind === 'box' ? { in: 'box', boxId: id } : { in: 'room', roomId: id },
+        atMs: form.when,
+        instrumentId: context.instrumentId,
+        rhPercent,
+        temperatureC,
+        temperatureKnown: left ? 'assumed' : 'measured',
+        lidWasOff: form.justOpened,
+      }),
+    },
   }
 }

@@ -1,13 +1,14 @@
 import { Modal, NativeSelect } from '@mantine/core'
-import { useState, type FormEvent, type KeyboardEvent } from 'react'
+import { useState, type KeyboardEvent } from 'react'
 import { cautionsAt } from '#core/renewal/cautions.ts'
 import { Cautions } from '#ui/cautions.tsx'
+import { useCheckedForm } from '#ui/checked-form.ts'
 import { FormFoot } from '#ui/form-foot.tsx'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
 import { useWriteAct } from '#session/writing.ts'
-import { timeError, WhenField } from '#ui/when-field.tsx'
-import { moveDrafts, moveWords, type Weight } from '#session/move-drafts.ts'
+import { WhenField } from '#ui/when-field.tsx'
+import { moveDrafts, moveWords } from '#session/move-drafts.ts'
 import {
   boxOf,
   idOf,
@@ -18,9 +19,10 @@ import {
   type Movable,
   type PlaceKey,
 } from '#session/places-to-go.ts'
-import { WeightFields, type WeightText } from '#ui/weight-fields.tsx'
-import { readWeight } from '#ui/read-weight.ts'
+import { WeightFields } from '#ui/weight-fields.tsx'
 import { useMeasures } from '#ui/use-measures.ts'
+import { NOT_WEIGHED } from '#ui/read-weight.ts'
+import { checkMove, type MoveForm, type MoveToKeep } from './move-form.ts'
 import hand from '#ui/hand.module.css'
 import css from './move.module.css'
 
@@ -41,14 +43,19 @@ export default function MoveDialog({ close, boxId, thingId, to: startTo }: Props
   const write = useWriteAct()
   const all = movables(state)
   const choices = all.filter(thing => boxId === undefined || boxOf(thing) === boxId)
-  const [id, setId] = useState(thingId ?? (choices[0] ? idOf(choices[0]) : ''))
-  const [to, setTo] = useState<PlaceKey | null>(startTo ?? null)
-  const [insteadId, setInsteadId] = useState('')
-  const [out, setOut] = useState<WeightText>({ gross: '', tare: '' })
-  const [into, setInto] = useState<WeightText>({ gross: '', tare: '' })
   const [nowMs] = useState(() => maker.nowMs())
-  const [atMs, setAtMs] = useState(nowMs)
-  const [error, setError] = useState<{ field: 'to' | 'out' | 'into' | 'when'; text: string } | null>(null)
+  const form = useCheckedForm<MoveForm, MoveToKeep>(
+    {
+      id: thingId ?? (choices[0] ? idOf(choices[0]) : ''),
+      to: startTo ?? null,
+      insteadId: '',
+      out: NOT_WEIGHED,
+      into: NOT_WEIGHED,
+      when: nowMs,
+    },
+    typed => checkMove(typed, state, measures.weight, maker.nowMs()),
+  )
+  const { id, to, insteadId } = form.values
   const thing = all.find(item => idOf(item) === id)
   if (!thing)
     return (
@@ -60,34 +67,15 @@ export default function MoveDialog({ close, boxId, thingId, to: startTo }: Props
   const from = boxOf(thing)
   const others = all.filter(item => item.kind === thing.kind && idOf(item) !== id && boxOf(item) !== from)
   const instead = others.find(item => idOf(item) === insteadId) ?? null
-  const place = places.find(item => item.key === to)
-
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    if (!place) return setError({ field: 'to', text: 'Pick where it goes: press its key, or touch it.' })
-    const when = timeError(atMs, maker.nowMs(), madeMsOf(thing))
-    if (when) return setError({ field: 'when', text: when })
-    const weights: Weight[] = []
-    for (const [field, item, text] of [
-      ['out', thing, out],
-      ['into', instead, into],
-    ] as const) {
-      if (!item || text.gross.trim() === '') continue
-      const read = readWeight(item, text, measures.weight)
-      if (!read.ok) return setError({ field, text: read.message })
-      weights.push(read.weight)
-    }
-    setError(null)
-    const move = { thing, to: place.key, instead, weights, atMs }
-    write.mutate({ what: moveWords(move, place.name), drafts: moveDrafts(move) }, { onSuccess: close })
-  }
+  const submit = form.onKeep(({ place, ...move }) =>
+    write.mutate({ what: moveWords(move, place.name), drafts: moveDrafts(move) }, { onSuccess: close }),
+  )
   const onKey = (event: KeyboardEvent) => {
     if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return
     const hit = places.find(item => item.hotkey === event.key)
     if (!hit) return
     event.preventDefault()
-    setTo(hit.key)
-    setError(null)
+    form.setFieldValue('to', hit.key)
   }
   return (
     <Modal
@@ -107,11 +95,7 @@ export default function MoveDialog({ close, boxId, thingId, to: startTo }: Props
               : options(all, state)
           }
           value={id}
-          onChange={event => {
-            setId(event.currentTarget.value)
-            setTo(null)
-            setInsteadId('')
-          }}
+          onChange={event => form.setValues({ id: event.currentTarget.value, to: null, insteadId: '' })}
         />
         <fieldset className={css.places} data-part="places">
           <legend>Where to</legend>
@@ -123,10 +107,7 @@ export default function MoveDialog({ close, boxId, thingId, to: startTo }: Props
                 className={hand.visuallyHidden}
                 checked={to === item.key}
                 data-autofocus={i === 0 ? true : undefined}
-                onChange={() => {
-                  setTo(item.key)
-                  setError(null)
-                }}
+                onChange={() => form.setFieldValue('to', item.key)}
               />
               <span>
                 {item.name} {item.hotkey && <kbd className={hand.wideOnly}>{item.hotkey}</kbd>}
@@ -134,45 +115,27 @@ export default function MoveDialog({ close, boxId, thingId, to: startTo }: Props
             </label>
           ))}
         </fieldset>
-        {error?.field === 'to' && (
+        {form.errors['to'] && (
           <p className={hand.notice} role="alert">
-            {error.text}
+            {form.errors['to']}
           </p>
         )}
         {from !== null && others.length > 0 && (
           <NativeSelect
             label={`In its place, into ${state.boxes.get(from)?.name ?? 'the box'}`}
             data={[{ value: '', label: 'nothing' }, ...options(others, state)]}
-            value={insteadId}
-            onChange={event => setInsteadId(event.currentTarget.value)}
+            {...form.getInputProps('insteadId')}
           />
         )}
         <details
           className={hand.moreFields}
           data-part="more-fields"
-          open={error?.field === 'out' || error?.field === 'into' || undefined}
+          open={Boolean(form.errors['out'] ?? form.errors['into']) || undefined}
         >
           <summary>Weights and time, if you know them</summary>
-          <WeightFields
-            thing={thing}
-            text={out}
-            onChange={setOut}
-            error={error?.field === 'out' ? error.text : undefined}
-          />
-          {instead && (
-            <WeightFields
-              thing={instead}
-              text={into}
-              onChange={setInto}
-              error={error?.field === 'into' ? error.text : undefined}
-            />
-          )}
-          <WhenField
-            atMs={atMs}
-            onChange={setAtMs}
-            latestMs={nowMs}
-            error={error?.field === 'when' ? error.text : undefined}
-          />
+          <WeightFields thing={thing} {...form.valueOf('out')} />
+          {instead && <WeightFields thing={instead} {...form.valueOf('into')} />}
+          <WhenField latestMs={nowMs} {...form.valueOf('when')} />
         </details>
         {thing.kind === 'charge' && (
           <Cautions list={cautionsAt({ step: 'replace the beads', indicator: thing.charge.indicator })} />
@@ -182,9 +145,6 @@ export default function MoveDialog({ close, boxId, thingId, to: startTo }: Props
     </Modal>
   )
 }
-
-const madeMsOf = (thing: Movable): number =>
-  thing.kind === 'spool' ? thing.spool.madeMs : thing.charge.madeMs
 
 const options = (things: readonly Movable[], state: Parameters<typeof whereText>[0]) =>
   things.map(thing => ({ value: idOf(thing), label: `${nameOf(thing)}, ${whereText(state, thing)}` }))

@@ -1,27 +1,26 @@
 import { Modal, NativeSelect, TextInput } from '@mantine/core'
-import { useState, type FormEvent } from 'react'
+import { useState } from 'react'
 import * as v from 'valibot'
 import { cautionsAt } from '#core/renewal/cautions.ts'
-import { ENTRY_KINDS } from '#records/entry.ts'
-import { beadsField, bounds, heatingField } from '#records/fields.ts'
+import { heatingField } from '#records/fields.ts'
 import type { Indicator, Oven } from '#records/kinds/charge.ts'
 import type { Freshness } from '#core/evidence/freshness.ts'
 import { askToPersist } from '#store/persistence.ts'
-import { parseDecimal } from '#ui/decimal.ts'
-import { within } from '#ui/measures.ts'
+import { useCheckedForm } from '#ui/checked-form.ts'
 import { Cautions } from '#ui/cautions.tsx'
 import { FormFoot } from '#ui/form-foot.tsx'
 import { useMeasures } from '#ui/use-measures.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
 import { useWriteAct } from '#session/writing.ts'
-import { timeError, WhenField } from '#ui/when-field.tsx'
-import { readWeight, type WeightText } from '#ui/read-weight.ts'
+import { WhenField } from '#ui/when-field.tsx'
+import { NOT_WEIGHED } from '#ui/read-weight.ts'
 import { WeightFields } from '#ui/weight-fields.tsx'
 import type { Movable } from '#session/places-to-go.ts'
 import { ChoiceRow } from '#ui/choice-row.tsx'
 import { AfterLine } from './after-line.tsx'
 import { renewDrafts, type Renewal } from './renew-drafts.ts'
+import { checkRenewal, type RenewForm } from './renew-form.ts'
 import hand from '#ui/hand.module.css'
 
 const OVEN_WORDS: Readonly<Record<Oven, string>> = {
@@ -43,8 +42,6 @@ const FRESH_WORDS: readonly (readonly [Freshness, string])[] = [
   ['unknown', 'don’t know'],
 ]
 
-type Field = 'temperature' | 'hours' | 'before' | 'after' | 'mass' | 'when'
-
 /** Heats or replaces the beads of a box: what was done, what it leaves, and what can hurt. */
 export default function RenewDialog({
   chargeId,
@@ -61,63 +58,33 @@ export default function RenewDialog({
   const rooms = [...state.rooms.values()]
   const boxRoomId = charge.boxId === null ? undefined : state.boxes.get(charge.boxId)?.roomId
   const [nowMs] = useState(() => maker.nowMs())
-  const [how, setHow] = useState<Renewal['how']>('heated')
-  const [oven, setOven] = useState<Oven>('electric')
-  const [temperature, setTemperature] = useState(measures.temperature.field(110))
-  const [hours, setHours] = useState('2')
-  const [roomId, setRoomId] = useState(boxRoomId ?? rooms[0]?.roomId ?? '')
-  const [before, setBefore] = useState<WeightText>({ gross: '', tare: '' })
-  const [after, setAfter] = useState<WeightText>({ gross: '', tare: '' })
-  const [mass, setMass] = useState(measures.weight.field(charge.dryMassG))
-  const [indicator, setIndicator] = useState<Indicator>(charge.indicator)
-  const [freshness, setFreshness] = useState<Freshness>('new')
-  const [atMs, setAtMs] = useState(nowMs)
-  const [error, setError] = useState<{ field: Field; text: string } | null>(null)
+  const form = useCheckedForm<RenewForm, Renewal>(
+    {
+      how: 'heated',
+      oven: 'electric',
+      temperature: measures.temperature.field(110),
+      hours: '2',
+      roomId: boxRoomId ?? rooms[0]?.roomId ?? '',
+      before: NOT_WEIGHED,
+      after: NOT_WEIGHED,
+      mass: measures.weight.field(charge.dryMassG),
+      indicator: charge.indicator,
+      freshness: 'new',
+      when: nowMs,
+    },
+    typed => checkRenewal(typed, charge, measures, maker.nowMs()),
+  )
+  const { how, oven, when } = form.values
   const thing: Movable = { kind: 'charge', charge }
-  const room = state.rooms.get(roomId)
-  const temperatureC = measures.temperature.parse(temperature)
-  const errorAt = (field: Field) => (error?.field === field ? error.text : undefined)
+  const room = state.rooms.get(form.values.roomId)
+  const temperatureC = measures.temperature.parse(form.values.temperature)
 
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    const refuse = (field: Field, text: string) => setError({ field, text })
-    const when = timeError(atMs, maker.nowMs(), charge.madeMs)
-    if (when) return refuse('when', when)
-    const weight = (field: 'before' | 'after', text: WeightText) =>
-      text.gross.trim() === '' ? null : { field, read: readWeight(thing, text, measures.weight) }
-    const weights = [weight('before', before), how === 'heated' ? weight('after', after) : null]
-    for (const item of weights) if (item && !item.read.ok) return refuse(item.field, item.read.message)
-    const [out, back] = weights.map(item => (item?.read.ok ? item.read.weight : null)) as [
-      Renewal['before'],
-      Renewal['before'],
-    ]
-    let renewal: Renewal
-    if (how === 'heated') {
-      if (!v.is(heatingField, temperatureC))
-        return refuse(
-          'temperature',
-          `Heating temperature is a number from ${within(measures.temperature, bounds.heatingC)}: type what was measured, or what the dial said.`,
-        )
-      const timeH = parseDecimal(hours)
-      if (!v.is(ENTRY_KINDS['charge.heated'].entries.hours, timeH))
-        return refuse('hours', 'Hours are a number from 0.05 to 72: type how long it was at that heat.')
-      renewal = { how, temperatureC, hours: timeH, oven, roomId, before: out, after: back }
-    } else {
-      const dryMassG = measures.weight.parse(mass)
-      if (!v.is(beadsField, dryMassG))
-        return refuse(
-          'mass',
-          `Beads weigh from ${within(measures.weight, bounds.beadsG)}: type what went in.`,
-        )
-      renewal = { how, dryMassG, indicator, freshness, before: out }
-    }
-    setError(null)
+  const submit = form.onKeep(renewal => {
     const boxName = charge.boxId === null ? charge.name : (state.boxes.get(charge.boxId)?.name ?? charge.name)
+    const done =
+      renewal.how === 'heated' ? `heated, ${measures.temperature.text(renewal.temperatureC)}` : 'replaced'
     write.mutate(
-      {
-        what: `${boxName}: beads ${how === 'heated' ? `heated, ${measures.temperature.text(temperatureC)}` : 'replaced'}`,
-        drafts: renewDrafts(charge, renewal, atMs, maker),
-      },
+      { what: `${boxName}: beads ${done}`, drafts: renewDrafts(charge, renewal, when, maker) },
       {
         onSuccess: () => {
           // a renewal is worth keeping: the browser is asked not to clear it away
@@ -126,7 +93,7 @@ export default function RenewDialog({
         },
       },
     )
-  }
+  })
 
   const cautions = cautionsAt(
     how === 'heated'
@@ -157,15 +124,14 @@ export default function RenewDialog({
             ['replaced', 'new beads in'],
           ]}
           chosen={how}
-          choose={setHow}
+          choose={chosen => form.setFieldValue('how', chosen)}
         />
         {how === 'heated' ? (
           <>
             <NativeSelect
               label="Heated in"
               data={Object.entries(OVEN_WORDS).map(([value, label]) => ({ value, label }))}
-              value={oven}
-              onChange={event => setOven(event.currentTarget.value as Oven)}
+              {...form.getInputProps('oven')}
             />
             <div className={hand.pair}>
               <TextInput
@@ -173,25 +139,20 @@ export default function RenewDialog({
                 inputMode="decimal"
                 autoComplete="off"
                 data-autofocus
-                value={temperature}
-                error={errorAt('temperature')}
-                onChange={event => setTemperature(event.currentTarget.value)}
+                {...form.getInputProps('temperature')}
               />
               <TextInput
                 label="For, hours"
                 inputMode="decimal"
                 autoComplete="off"
-                value={hours}
-                error={errorAt('hours')}
-                onChange={event => setHours(event.currentTarget.value)}
+                {...form.getInputProps('hours')}
               />
             </div>
             {rooms.length > 1 && (
               <NativeSelect
                 label="In the air of"
                 data={rooms.map(item => ({ value: item.roomId, label: item.name }))}
-                value={roomId}
-                onChange={event => setRoomId(event.currentTarget.value)}
+                {...form.getInputProps('roomId')}
               />
             )}
             {room && v.is(heatingField, temperatureC) && (
@@ -201,7 +162,7 @@ export default function RenewDialog({
                 room={room}
                 oven={oven}
                 temperatureC={temperatureC}
-                atMs={Number.isFinite(atMs) ? atMs : nowMs}
+                atMs={Number.isFinite(when) ? when : nowMs}
               />
             )}
           </>
@@ -212,22 +173,18 @@ export default function RenewDialog({
               inputMode="decimal"
               autoComplete="off"
               data-autofocus
-              value={mass}
-              error={errorAt('mass')}
-              onChange={event => setMass(event.currentTarget.value)}
+              {...form.getInputProps('mass')}
             />
             <div className={hand.pair}>
               <NativeSelect
                 label="Their colour"
                 data={Object.entries(INDICATOR_WORDS).map(([value, label]) => ({ value, label }))}
-                value={indicator}
-                onChange={event => setIndicator(event.currentTarget.value as Indicator)}
+                {...form.getInputProps('indicator')}
               />
               <NativeSelect
                 label="How fresh"
                 data={FRESH_WORDS.map(([value, label]) => ({ value, label }))}
-                value={freshness}
-                onChange={event => setFreshness(event.currentTarget.value as Freshness)}
+                {...form.getInputProps('freshness')}
               />
             </div>
           </>
@@ -235,7 +192,7 @@ export default function RenewDialog({
         <details
           className={hand.moreFields}
           data-part="more-fields"
-          open={error?.field === 'before' || error?.field === 'after' || undefined}
+          open={Boolean(form.errors['before'] ?? form.errors['after']) || undefined}
         >
           <summary>Weights and time, if you know them</summary>
           <p className={hand.aside}>
@@ -243,11 +200,9 @@ export default function RenewDialog({
               ? 'Before, and after: the weight after wins over the reckoning.'
               : 'The old beads, as they came out.'}
           </p>
-          <WeightFields thing={thing} text={before} onChange={setBefore} error={errorAt('before')} />
-          {how === 'heated' && (
-            <WeightFields thing={thing} text={after} onChange={setAfter} error={errorAt('after')} />
-          )}
-          <WhenField atMs={atMs} onChange={setAtMs} latestMs={nowMs} error={errorAt('when')} />
+          <WeightFields thing={thing} {...form.valueOf('before')} />
+          {how === 'heated' && <WeightFields thing={thing} {...form.valueOf('after')} />}
+          <WhenField latestMs={nowMs} {...form.valueOf('when')} />
         </details>
         <Cautions list={cautions} />
         <FormFoot write={write} />

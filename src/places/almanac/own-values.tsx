@@ -1,44 +1,36 @@
 import { Modal, TextInput } from '@mantine/core'
-import { useState, type FormEvent } from 'react'
 import { MATERIALS } from '#core/filament/catalogue.ts'
 import type { MaterialId } from '#core/filament/material.ts'
 import type { Draft } from '#records/act.ts'
 import { MATERIAL_VALUE_NAMES, MATERIAL_VALUES, type MaterialValue } from '#records/kinds/value.ts'
 import { parseDecimal } from '#ui/decimal.ts'
+import { useCheckedForm, type Checked } from '#ui/checked-form.ts'
 import { FormFoot } from '#ui/form-foot.tsx'
 import { useJournal } from '#session/journal-query.ts'
 import { useWriteAct } from '#session/writing.ts'
 import hand from '#ui/hand.module.css'
 
-type Texts = Readonly<Record<MaterialValue, string>>
+type Texts = Record<MaterialValue, string>
 
 /** A person's own values for one material; an empty field takes the catalogue's again. Kept as entries, so they undo. */
 export function OwnValues({ id, close }: { readonly id: MaterialId; readonly close: () => void }) {
   const { state } = useJournal()
   const write = useWriteAct()
   const own = state.overrides.get(id) ?? {}
-  const [texts, setTexts] = useState(
-    () =>
-      Object.fromEntries(MATERIAL_VALUE_NAMES.map(name => [name, String(own[name] ?? '')])) as Record<
-        MaterialValue,
-        string
-      >,
+  const form = useCheckedForm(
+    Object.fromEntries(MATERIAL_VALUE_NAMES.map(name => [name, String(own[name] ?? '')])) as Texts,
+    texts => checkValues(id, texts),
   )
-  const [errors, setErrors] = useState<Partial<Record<MaterialValue, string>>>({})
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    const checked = checkValues(id, texts)
-    setErrors(checked.errors)
-    if (Object.keys(checked.errors).length > 0) return
+  const submit = form.onKeep(values => {
     const drafts = MATERIAL_VALUE_NAMES.flatMap((field): Draft[] => {
-      const value = checked.values[field]
+      const value = values[field]
       return value === (own[field] ?? null)
         ? []
         : [{ kind: 'value.overridden', payload: { material: id, field, value } }]
     })
     if (drafts.length === 0) return close()
     write.mutate({ what: `${id}: own values`, drafts }, { onSuccess: close })
-  }
+  })
   return (
     <Modal
       opened
@@ -57,9 +49,7 @@ export function OwnValues({ id, close }: { readonly id: MaterialId; readonly clo
             label={`${MATERIAL_VALUES[name].name}, ${MATERIAL_VALUES[name].unit}`}
             inputMode="decimal"
             placeholder={String(MATERIALS[id][name] ?? 'none')}
-            value={texts[name]}
-            error={errors[name]}
-            onChange={event => setTexts({ ...texts, [name]: event.currentTarget.value })}
+            {...form.getInputProps(name)}
           />
         ))}
         <FormFoot write={write} />
@@ -72,10 +62,7 @@ export function OwnValues({ id, close }: { readonly id: MaterialId; readonly clo
 export function checkValues(
   id: MaterialId,
   texts: Texts,
-): {
-  readonly values: Readonly<Record<MaterialValue, number | null>>
-  readonly errors: Partial<Record<MaterialValue, string>>
-} {
+): Checked<Texts, Readonly<Record<MaterialValue, number | null>>> {
   const errors: Partial<Record<MaterialValue, string>> = {}
   const values = {} as Record<MaterialValue, number | null>
   for (const name of MATERIAL_VALUE_NAMES) {
@@ -93,5 +80,5 @@ export function checkValues(
   const [clean, trouble] = [of('cleanBelowPercent'), of('troubleAbovePercent')]
   if (clean !== null && trouble !== null && trouble < clean)
     errors.troubleAbovePercent ??= `Trouble begins above clean: type ${clean} or more.`
-  return { values, errors }
+  return Object.keys(errors).length === 0 ? { ok: true, kept: values } : { ok: false, errors }
 }

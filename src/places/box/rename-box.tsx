@@ -1,29 +1,29 @@
 import { Modal, TextInput } from '@mantine/core'
-import { useState, type FormEvent } from 'react'
 import * as v from 'valibot'
 import { nameField } from '#records/fields.ts'
 import type { BoxRecord } from '#journal/state.ts'
 import { useWriteAct } from '#session/writing.ts'
+import { typedField, useSchemaForm } from '#ui/checked-form.ts'
 import { FormFoot } from '#ui/form-foot.tsx'
 import hand from '#ui/hand.module.css'
+
+const NAMED = v.object({
+  name: typedField(nameField, 'A name has from 1 to 60 letters: type one that fits on its label.'),
+})
 
 /** A box's own name, as it stands on its slip. */
 export function RenameBox({ box, close }: { readonly box: BoxRecord; readonly close: () => void }) {
   const write = useWriteAct()
-  const [name, setName] = useState(box.name)
-  const [error, setError] = useState<string | null>(null)
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    const parsed = v.safeParse(nameField, name)
-    if (!parsed.success) return setError('A name has from 1 to 60 letters: type one that fits on its label.')
+  const form = useSchemaForm({ name: box.name }, NAMED)
+  const submit = form.onKeep(({ name }) =>
     write.mutate(
       {
-        what: `${box.name}: named ${parsed.output}`,
-        drafts: [{ kind: 'box.changed', payload: { boxId: box.boxId, name: parsed.output } }],
+        what: `${box.name}: named ${name}`,
+        drafts: [{ kind: 'box.changed', payload: { boxId: box.boxId, name } }],
       },
       { onSuccess: close },
-    )
-  }
+    ),
+  )
   return (
     <Modal
       opened
@@ -33,13 +33,7 @@ export function RenameBox({ box, close }: { readonly box: BoxRecord; readonly cl
       closeButtonProps={{ 'aria-label': 'Close' }}
     >
       <form onSubmit={submit} noValidate className={hand.form}>
-        <TextInput
-          label="Name"
-          data-autofocus
-          value={name}
-          error={error}
-          onChange={event => setName(event.currentTarget.value)}
-        />
+        <TextInput label="Name" data-autofocus {...form.getInputProps('name')} />
         <FormFoot write={write} />
       </form>
     </Modal>

@@ -1,5 +1,4 @@
 import { Modal, NativeSelect, TextInput } from '@mantine/core'
-import { useState, type FormEvent } from 'react'
 import * as v from 'valibot'
 import { LIDS, type LidKind } from '#core/container/lid.ts'
 import type { Draft } from '#records/act.ts'
@@ -9,6 +8,7 @@ import { FRESHNESS } from '#records/kinds/charge.ts'
 import type { Freshness } from '#core/evidence/freshness.ts'
 import { WETNESS } from '#records/kinds/spool.ts'
 import type { Wetness } from '#core/evidence/wetness.ts'
+import { typedField, useSchemaForm } from '#ui/checked-form.ts'
 import { FormFoot } from '#ui/form-foot.tsx'
 import { useWriteAct } from '#session/writing.ts'
 import LogReading from '#dialogs/log-reading/log-reading.tsx'
@@ -42,21 +42,23 @@ export function tellable(view: BoxView, unknown: string, roomIsRead: boolean): b
   return unknown.startsWith('wet:') && view.spools.some(spool => spool.wetnessKnown === 'assumed')
 }
 
-/** Asks for one fact, in plain answers. */
-export function TellForm({
-  view,
-  unknown,
-  close,
-}: {
+interface Props {
   readonly view: BoxView
   readonly unknown: string
   readonly close: () => void
-}) {
+}
+
+/** Asks for one fact, in plain answers. */
+export const TellForm = (props: Props) =>
+  props.unknown === 'room' ? (
+    <LogReading close={props.close} place={`room:${props.view.box.roomId}`} />
+  ) : (
+    <TellFact {...props} />
+  )
+
+function TellFact({ view, unknown, close }: Props) {
   const write = useWriteAct()
   const { weight } = useMeasures()
-  const [value, setValue] = useState('')
-  const [error, setError] = useState<string | null>(null)
-  if (unknown === 'room') return <LogReading close={close} place={`room:${view.box.roomId}`} />
   const isMass = unknown === 'mass'
   const choices: Record<string, string> =
     unknown === 'leak'
@@ -68,19 +70,24 @@ export function TellForm({
       : unknown === 'freshness'
         ? pick(FRESHNESS_WORDS, FRESHNESS)
         : pick(WETNESS_WORDS, WETNESS)
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    const grams = weight.parse(value)
-    if (isMass && !v.is(beadsField, grams))
-      return setError(
-        `Beads weigh from ${within(weight, bounds.beadsG)}: type what the packet says, or weigh them.`,
-      )
-    const chosen = value || Object.keys(choices)[0]!
+  const form = useSchemaForm(
+    { told: isMass ? '' : Object.keys(choices)[0]! },
+    v.object({
+      told: isMass
+        ? typedField(
+            beadsField,
+            `Beads weigh from ${within(weight, bounds.beadsG)}: type what the packet says, or weigh them.`,
+            weight.parse,
+          )
+        : typedField(v.picklist(Object.keys(choices)), 'Pick one of the list.'),
+    }),
+  )
+  const submit = form.onKeep(({ told }) =>
     write.mutate(
-      { what: `${view.box.name}: told`, drafts: draftsFor(view, unknown, chosen, grams) },
+      { what: `${view.box.name}: told`, drafts: draftsFor(view, unknown, told) },
       { onSuccess: close },
-    )
-  }
+    ),
+  )
   return (
     <Modal
       opened
@@ -104,16 +111,13 @@ export function TellForm({
             description={`${untold(view, 'mass')?.name ?? 'The beads'}; packets times what is printed on them, or ${weight.text(180)} a mug of 250 mL`}
             inputMode="decimal"
             data-autofocus
-            value={value}
-            error={error}
-            onChange={event => setValue(event.currentTarget.value)}
+            {...form.getInputProps('told')}
           />
         ) : (
           <NativeSelect
             label={view.box.name}
             data={Object.entries(choices).map(([key, label]) => ({ value: key, label }))}
-            value={value || Object.keys(choices)[0]!}
-            onChange={event => setValue(event.currentTarget.value)}
+            {...form.getInputProps('told')}
             data-autofocus
           />
         )}
@@ -126,26 +130,26 @@ export function TellForm({
 const pick = (words: Readonly<Record<string, string>>, keys: readonly string[]): Record<string, string> =>
   Object.fromEntries(keys.filter(key => key !== 'unknown').map(key => [key, words[key]!]))
 
-function draftsFor(view: BoxView, unknown: string, chosen: string, grams: number): Draft[] {
+function draftsFor(view: BoxView, unknown: string, told: string | number): Draft[] {
   const chargeId =
     (unknown === 'mass' || unknown === 'freshness' ? untold(view, unknown)?.chargeId : undefined) ?? ''
   if (unknown === 'mass')
-    return [{ kind: 'charge.changed', payload: { chargeId, dryMassG: grams, massKnown: 'told' } }]
+    return [{ kind: 'charge.changed', payload: { chargeId, dryMassG: Number(told), massKnown: 'told' } }]
   if (unknown === 'leak')
     return [
-      { kind: 'box.changed', payload: { boxId: view.box.boxId, lid: chosen as LidKind, lidKnown: 'told' } },
+      { kind: 'box.changed', payload: { boxId: view.box.boxId, lid: told as LidKind, lidKnown: 'told' } },
     ]
   if (unknown === 'freshness')
     return [
       {
         kind: 'charge.changed',
-        payload: { chargeId, freshness: chosen as Freshness, freshnessKnown: 'told' },
+        payload: { chargeId, freshness: told as Freshness, freshnessKnown: 'told' },
       },
     ]
   return view.spools
     .filter(spool => spool.wetnessKnown === 'assumed')
     .map(spool => ({
       kind: 'spool.changed',
-      payload: { spoolId: spool.spoolId, wetness: chosen as Wetness, wetnessKnown: 'told' },
+      payload: { spoolId: spool.spoolId, wetness: told as Wetness, wetnessKnown: 'told' },
     }))
 }

@@ -1,5 +1,4 @@
 import { Modal } from '@mantine/core'
-import { useState, type FormEvent } from 'react'
 import { weighedRhAnswer } from '#core/answers/renewal-answers.ts'
 import { cautionsAt } from '#core/renewal/cautions.ts'
 import { weighedCharge } from '#core/renewal/weighed.ts'
@@ -8,10 +7,11 @@ import type { ChargeRecord } from '#journal/state.ts'
 import { Figure } from '#ui/figure.tsx'
 import { inWhole, THIN } from '#ui/format.ts'
 import { Cautions } from '#ui/cautions.tsx'
+import { useCheckedForm } from '#ui/checked-form.ts'
 import { FormFoot } from '#ui/form-foot.tsx'
 import { useMeasures } from '#ui/use-measures.ts'
 import { useWriteAct } from '#session/writing.ts'
-import { readWeight, type WeightText } from '#ui/read-weight.ts'
+import { NOT_WEIGHED, readWeight } from '#ui/read-weight.ts'
 import { WeightFields } from '#ui/weight-fields.tsx'
 import hand from '#ui/hand.module.css'
 
@@ -30,16 +30,14 @@ export default function WeighBeads({
 }) {
   const write = useWriteAct()
   const { weight, water } = useMeasures()
-  const [text, setText] = useState<WeightText>({ gross: '', tare: '' })
-  const [error, setError] = useState<string | undefined>()
   const thing = { kind: 'charge', charge } as const
-  const read = text.gross.trim() === '' ? null : readWeight(thing, text, weight)
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    const checked = readWeight(thing, text, weight)
-    setError(checked.ok ? undefined : checked.message)
-    if (!checked.ok) return
-    const { grossG, tareG } = checked.weight
+  const form = useCheckedForm({ scale: NOT_WEIGHED }, ({ scale }) => {
+    const read = readWeight(thing, scale, weight)
+    return read.ok ? { ok: true, kept: read.weight } : { ok: false, errors: { scale: read.message } }
+  })
+  const { scale } = form.values
+  const read = scale.gross.trim() === '' ? null : readWeight(thing, scale, weight)
+  const submit = form.onKeep(({ grossG, tareG }) =>
     write.mutate(
       {
         what: `${charge.name}: weighed`,
@@ -51,8 +49,8 @@ export default function WeighBeads({
         ],
       },
       { onSuccess: close },
-    )
-  }
+    ),
+  )
   const weighed =
     read?.ok === true
       ? (() => {
@@ -79,7 +77,7 @@ export default function WeighBeads({
       closeButtonProps={{ 'aria-label': 'Close' }}
     >
       <form onSubmit={submit} noValidate className={hand.form}>
-        <WeightFields thing={thing} text={text} onChange={setText} error={error} />
+        <WeightFields thing={thing} {...form.valueOf('scale')} />
         <p aria-live="polite" data-part="after-line">
           {weighed ? (
             <>

@@ -1,9 +1,10 @@
 import { Modal, NativeSelect, TextInput } from '@mantine/core'
-import { useState, type FormEvent } from 'react'
+import { useState } from 'react'
 import type { Entry } from '#records/entry.ts'
 import { wordingsOf } from '#journal/history.ts'
 import { rootOf } from '#journal/in-force.ts'
 import { clockText, dayText } from '#ui/dates.ts'
+import { useCheckedForm } from '#ui/checked-form.ts'
 import { FormFoot } from '#ui/form-foot.tsx'
 import { useMeasures } from '#ui/use-measures.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
@@ -12,7 +13,7 @@ import { useWriteAct } from '#session/writing.ts'
 import { timeError, WhenField } from '#ui/when-field.tsx'
 import { fieldsOf } from './entry-fields.ts'
 import { entryWords } from './entry-words.ts'
-import { measureOf, putRight, textsOf } from './put-right.ts'
+import { measureOf, OF_ALL, putRight, textsOf } from './put-right.ts'
 import hand from '#ui/hand.module.css'
 import css from './entries.module.css'
 
@@ -23,24 +24,20 @@ export function EditEntry({ entry, close }: { readonly entry: Entry; readonly cl
   const measures = useMeasures()
   const write = useWriteAct()
   const fields = fieldsOf(entry, state)
-  const [texts, setTexts] = useState(() => textsOf(entry, fields, measures))
-  const [atMs, setAtMs] = useState(Date.parse(entry.at))
   const [nowMs] = useState(() => maker.nowMs())
-  const [error, setError] = useState<{ field: string; message: string } | null>(null)
   const words = entryWords(entry, state, measures)
-  const errorAt = (field: string) => (error?.field === field ? error.message : undefined)
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    const when = timeError(atMs, maker.nowMs())
-    if (when) return setError({ field: 'when', message: when })
-    const checked = putRight(entry, fields, texts, atMs, measures)
-    setError(checked.ok ? null : checked)
-    if (checked.ok)
-      write.mutate(
-        { what: `Put right: ${words.about}, ${words.says}`, drafts: [checked.draft] },
-        { onSuccess: close },
-      )
-  }
+  const form = useCheckedForm(
+    { texts: textsOf(entry, fields, measures), when: Date.parse(entry.at) },
+    ({ texts, when }) => {
+      const early = timeError(when, maker.nowMs())
+      if (early) return { ok: false, errors: { when: early } }
+      const checked = putRight(entry, fields, texts, when, measures)
+      return checked.ok ? checked : { ok: false, errors: inTexts(checked.errors) }
+    },
+  )
+  const submit = form.onKeep(draft =>
+    write.mutate({ what: `Put right: ${words.about}, ${words.says}`, drafts: [draft] }, { onSuccess: close }),
+  )
   const wordings = wordingsOf(kept, rootOf(entry))
   return (
     <Modal
@@ -53,11 +50,8 @@ export function EditEntry({ entry, close }: { readonly entry: Entry; readonly cl
       <form onSubmit={submit} noValidate className={hand.form}>
         {fields.map((field, i) => {
           const measure = measureOf(field, measures)
-          const value = texts[field.key] ?? ''
-          const set = (text: string) => {
-            setTexts({ ...texts, [field.key]: text })
-            setError(null)
-          }
+          const path = `texts.${field.key}`
+          const value = form.values.texts[field.key] ?? ''
           if (typeof field.as === 'object') {
             const data = field.as.choices.map(([key, label]) => ({ value: key, label }))
             const known = data.some(option => option.value === value)
@@ -66,9 +60,7 @@ export function EditEntry({ entry, close }: { readonly entry: Entry; readonly cl
                 key={field.key}
                 label={field.label}
                 data={known ? data : [{ value, label: 'as it is' }, ...data]}
-                value={value}
-                error={errorAt(field.key)}
-                onChange={event => set(event.currentTarget.value)}
+                {...form.getInputProps(path)}
               />
             )
           }
@@ -79,16 +71,14 @@ export function EditEntry({ entry, close }: { readonly entry: Entry; readonly cl
               {...(measure ? { inputMode: 'decimal' as const } : {})}
               autoComplete="off"
               data-autofocus={i === 0 ? true : undefined}
-              value={value}
-              error={errorAt(field.key)}
-              onChange={event => set(event.currentTarget.value)}
+              {...form.getInputProps(path)}
             />
           )
         })}
-        <WhenField atMs={atMs} onChange={setAtMs} latestMs={nowMs} error={errorAt('when')} />
-        {error?.field === '' && (
+        <WhenField latestMs={nowMs} {...form.valueOf('when')} />
+        {form.errors[`texts.${OF_ALL}`] && (
           <p className={hand.notice} role="alert">
-            {error.message}
+            {form.errors[`texts.${OF_ALL}`]}
           </p>
         )}
         <FormFoot write={write} />
@@ -116,3 +106,10 @@ export function EditEntry({ entry, close }: { readonly entry: Entry; readonly cl
     </Modal>
   )
 }
+
+/** A message at a field of the entry, as the form knows its path. */
+const inTexts = (errors: Readonly<Record<string, string | undefined>>) =>
+  Object.fromEntries(Object.entries(errors).map(([key, message]) => [`texts.${key}`, message])) as Record<
+    string,
+    string
+  >

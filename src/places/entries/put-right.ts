@@ -2,6 +2,7 @@ import * as v from 'valibot'
 import type { Draft } from '#records/act.ts'
 import { ENTRY_KINDS, type Entry } from '#records/entry.ts'
 import { rootOf } from '#journal/in-force.ts'
+import type { Checked } from '#ui/checked-form.ts'
 import { parseDecimal } from '#ui/decimal.ts'
 import type { Measure, Measures } from '#ui/measures.ts'
 import type { EntryField } from './entry-fields.ts'
@@ -54,9 +55,8 @@ function choiceValue(key: string, text: string): unknown {
   return key === 'boxId' && text === '' ? null : text
 }
 
-export type PutRight =
-  | { readonly ok: true; readonly draft: Draft }
-  | { readonly ok: false; readonly field: string; readonly message: string }
+/** Not of one field: it stands below them all. */
+export const OF_ALL = 'all'
 
 /** The correction, checked against the kind's own schema; only what was touched changes. */
 export function putRight(
@@ -65,15 +65,14 @@ export function putRight(
   texts: FieldTexts,
   atMs: number,
   measures: Measures,
-): PutRight {
+): Checked<FieldTexts, Draft> {
   const before = textsOf(entry, fields, measures)
   const payload: Record<string, unknown> = { ...(entry.payload as Record<string, unknown>) }
   const touched = fields.filter(field => texts[field.key] !== before[field.key])
   if (touched.length === 0 && atMs === Date.parse(entry.at))
     return {
       ok: false,
-      field: '',
-      message: 'Nothing is changed yet: put a figure or the time right, or close.',
+      errors: { [OF_ALL]: 'Nothing is changed yet: put a figure or the time right, or close.' },
     }
   for (const field of touched) {
     const text = texts[field.key] ?? ''
@@ -86,15 +85,12 @@ export function putRight(
   if (!parsed.success) {
     const key = (v.getDotPath(parsed.issues[0]) ?? '').split('.')[0]!
     const field = fields.find(item => item.key === key)
-    return {
-      ok: false,
-      field: key,
-      message: `${field?.label ?? 'This'} does not fit: ${remedy(parsed.issues[0], field, measures)}`,
-    }
+    const message = `${field?.label ?? 'This'} does not fit: ${remedy(parsed.issues[0], field, measures)}`
+    return { ok: false, errors: { [field ? key : OF_ALL]: message } }
   }
   return {
     ok: true,
-    draft: { kind: entry.kind, payload: parsed.output, atMs, corrects: rootOf(entry) } as Draft,
+    kept: { kind: entry.kind, payload: parsed.output, atMs, corrects: rootOf(entry) } as Draft,
   }
 }
 

@@ -1,18 +1,14 @@
 import { TextInput } from '@mantine/core'
 import { inScale } from '#core/reading/scale-slip.ts'
 import { inTenths } from '#ui/format.ts'
-import type { displayErrors } from './first-use-form.ts'
+import { slipOf } from './first-use-form.ts'
 import type { StepProps } from './step-props.ts'
 import hand from '#ui/hand.module.css'
 import css from './first-use.module.css'
 
 /** First screen: the number that is there to be read. */
-export function DisplayStep({
-  form,
-  set,
-  errors,
-  scale,
-}: StepProps & { readonly errors: ReturnType<typeof displayErrors>; readonly scale: 'C' | 'F' }) {
+export function DisplayStep({ form, set, errors, scale }: StepProps & { readonly scale: 'C' | 'F' }) {
+  const slipC = errors['temperature'] ? (slipOf(form, scale)?.otherwiseC ?? null) : null
   return (
     <>
       <h1 className={hand.answer}>What does the display show?</h1>
@@ -25,7 +21,7 @@ export function DisplayStep({
           data-autofocus
           size="lg"
           value={form.humidity}
-          error={errors?.humidity}
+          error={errors['humidity']}
           onChange={event => set({ humidity: event.currentTarget.value })}
         />
         <TextInput
@@ -35,17 +31,17 @@ export function DisplayStep({
           size="lg"
           placeholder={`${inTenths(inScale(20, scale))}, assumed`}
           value={form.temperature}
-          error={errors?.temperature}
+          error={errors['temperature']}
           onChange={event => set({ temperature: event.currentTarget.value })}
         />
       </div>
-      {errors?.slipC !== undefined && (
+      {slipC !== null && (
         <button
           type="button"
           className={hand.worded}
-          onClick={() => set({ temperature: inTenths(inScale(errors.slipC!, scale)) })}
+          onClick={() => set({ temperature: inTenths(inScale(slipC, scale)) })}
         >
-          It shows °{scale === 'C' ? 'F' : 'C'}: take {inTenths(inScale(errors.slipC, scale))} °{scale}
+          It shows °{scale === 'C' ? 'F' : 'C'}: take {inTenths(inScale(slipC, scale))} °{scale}
         </button>
       )}
     </>

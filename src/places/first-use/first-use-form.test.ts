@@ -10,7 +10,8 @@ import {
   EMPTY_FORM,
   firstUseDrafts,
   insideErrors,
-  outlineError,
+  outlineErrors,
+  slipOf,
   type FirstUseForm,
 } from './first-use-form.ts'
 
@@ -31,23 +32,23 @@ const maker: Maker = { nowMs: () => now, zone: 'UTC', newId: context.newId }
 
 test('nothing but the humidity must be typed', () => {
   expect(displayErrors(form, 'C')).toBeNull()
-  expect(outlineError(form)).toBeNull()
+  expect(outlineErrors(form)).toBeNull()
   expect(insideErrors(form)).toBeNull()
   expect(displayErrors(EMPTY_FORM, 'C')?.humidity).toMatch(/0 to 100/)
 })
 
 describe('refused with the remedy', () => {
   const measured = (width: string, depth: string, height: string) =>
-    outlineError({ ...form, measured: { width, depth, height } })
+    outlineErrors({ ...form, measured: { width, depth, height } })?.measured
   test('a spool wider than its box', () =>
     expect(measured('180', '60', '190')).toMatch(/does not go in: check/))
   test('a measure that is none', () => expect(measured('wide', '200', '200')).toMatch(/^Width is a number/))
   test('more spools than go in', () =>
-    expect(insideErrors({ ...form, counts: { PLA: 12 } })?.spools).toMatch(/Take some out/))
-  test('no spool', () => expect(insideErrors({ ...form, counts: {} })?.spools).toMatch(/at least one/))
+    expect(insideErrors({ ...form, counts: { PLA: 12 } })?.counts).toMatch(/Take some out/))
+  test('no spool', () => expect(insideErrors({ ...form, counts: {} })?.counts).toMatch(/at least one/))
   test('0 g of beads', () => expect(insideErrors({ ...form, beads: '0' })?.beads).toMatch(/from 1 to 5000 g/))
   test('°F in a °C field is asked about', () =>
-    expect(displayErrors({ ...form, temperature: '70' }, 'C')?.slipC).toBeCloseTo(21.1, 1))
+    expect(slipOf({ ...form, temperature: '70' }, 'C')?.otherwiseC).toBeCloseTo(21.1, 1))
   test('a humidity out of range', () =>
     expect(displayErrors({ ...form, humidity: '131' }, 'C')?.humidity).toMatch(/type what the display shows/))
 })

@@ -63,26 +63,27 @@ export const temperatureC = (form: FirstUseForm, scale: TemperatureScale): numbe
   return scale === 'C' ? typed : celsiusFromFahrenheit(typed)
 }
 
+type Errors = Partial<Record<keyof FirstUseForm, string>>
+const orNull = (errors: Errors): Errors | null => (Object.keys(errors).length > 0 ? errors : null)
+
+/** A temperature that looks like the other scale's; null where it does not. */
+export const slipOf = (form: FirstUseForm, scale: TemperatureScale) =>
+  form.temperature.trim() === ''
+    ? null
+    : scaleSlip({ value: parseDecimal(form.temperature), scale, nearC: [] })
+
 /** Checks the first screen; null where all is well. */
-export function displayErrors(
-  form: FirstUseForm,
-  scale: TemperatureScale,
-): { humidity?: string; temperature?: string; slipC?: number } | null {
-  const errors: { humidity?: string; temperature?: string; slipC?: number } = {}
+export function displayErrors(form: FirstUseForm, scale: TemperatureScale): Errors | null {
+  const errors: Errors = {}
   if (!v.is(rhField, parseDecimal(form.humidity)))
     errors.humidity =
       'Relative humidity is a number from 0 to 100 %: type what the display shows, such as 31.'
-  const typedC = temperatureC(form, scale)
-  const slip =
-    form.temperature.trim() === ''
-      ? null
-      : scaleSlip({ value: parseDecimal(form.temperature), scale, nearC: [] })
-  if (slip) {
+  const slip = slipOf(form, scale)
+  if (slip)
     errors.temperature = `That is ${Math.round(slip.asTypedC)} °C. If the display shows °${scale === 'C' ? 'F' : 'C'}, say so here.`
-    errors.slipC = slip.otherwiseC
-  } else if (!v.is(temperatureField, typedC))
+  else if (!v.is(temperatureField, temperatureC(form, scale)))
     errors.temperature = `Temperature is a number from ${bounds.temperatureC.min} to ${bounds.temperatureC.max} °C: type the display’s second number, or leave it empty.`
-  return Object.keys(errors).length > 0 ? errors : null
+  return orNull(errors)
 }
 
 export function sizeOf(form: FirstUseForm): ContainerSize {
@@ -97,7 +98,7 @@ export function sizeOf(form: FirstUseForm): ContainerSize {
 }
 
 /** Checks the second screen. */
-export function outlineError(form: FirstUseForm): string | null {
+export function outlineErrors(form: FirstUseForm): Errors | null {
   const size = sizeOf(form)
   for (const [name, value] of Object.entries({
     Width: size.widthMm,
@@ -105,15 +106,19 @@ export function outlineError(form: FirstUseForm): string | null {
     Height: size.heightMm,
   }))
     if (!v.is(lengthField, value))
-      return `${name} is a number from ${within(form.units.length, bounds.lengthMm)}: measure inside, at the rim.`
+      return {
+        measured: `${name} is a number from ${within(form.units.length, bounds.lengthMm)}: measure inside, at the rim.`,
+      }
   if (!spoolFits(USUAL_SPOOL, size))
-    return `The usual spool, ${form.units.length.text(USUAL_SPOOL.rimDiameterMm)} across and ${form.units.length.text(USUAL_SPOOL.widthMm)} wide, does not go in: check the inside measures.`
+    return {
+      measured: `The usual spool, ${form.units.length.text(USUAL_SPOOL.rimDiameterMm)} across and ${form.units.length.text(USUAL_SPOOL.widthMm)} wide, does not go in: check the inside measures.`,
+    }
   return null
 }
 
 /** Checks the third screen. */
-export function insideErrors(form: FirstUseForm): { spools?: string; beads?: string } | null {
-  const errors: { spools?: string; beads?: string } = {}
+export function insideErrors(form: FirstUseForm): Errors | null {
+  const errors: Errors = {}
   const spools = spoolsOf(form)
   const { section, baseShare } = CONTAINERS[form.container]
   const solidsL = spools.reduce(
@@ -125,12 +130,12 @@ export function insideErrors(form: FirstUseForm): { spools?: string; beads?: str
     (insideVolumeL(section, sizeOf(form), baseShare) / Math.max(2 * solidsL, 0.1)) * spools.length,
   )
   if (spools.length === 0)
-    errors.spools = 'Pick what is inside: at least one spool, since a box’s target is that of its filament.'
+    errors.counts = 'Pick what is inside: at least one spool, since a box’s target is that of its filament.'
   else if (roomFor < spools.length)
-    errors.spools = `${spools.length} spools do not go into this box; about ${Math.max(1, roomFor)} do. Take some out, or pick another outline.`
+    errors.counts = `${spools.length} spools do not go into this box; about ${Math.max(1, roomFor)} do. Take some out, or pick another outline.`
   if (form.beads.trim() !== '' && !v.is(beadsField, form.units.weight.parse(form.beads)))
     errors.beads = `Beads weigh from ${within(form.units.weight, bounds.beadsG)}: type what the packet says, or leave it empty.`
-  return Object.keys(errors).length > 0 ? errors : null
+  return orNull(errors)
 }
 
 const spoolsOf = (form: FirstUseForm): MaterialId[] =>

@@ -1,8 +1,9 @@
-import { useState, type FormEvent } from 'react'
+import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { HUE_ORDER } from '#draw/palette.ts'
 import { useMeasures } from '#ui/use-measures.ts'
 import { useJournalTools, usePreferences } from '#session/journal-context.tsx'
+import { useCheckedForm } from '#ui/checked-form.ts'
 import { Refused } from '#ui/refused.tsx'
 import { useJournal } from '#session/journal-query.ts'
 import { useWriteAct } from '#session/writing.ts'
@@ -13,7 +14,7 @@ import {
   EMPTY_FORM,
   firstUseDrafts,
   insideErrors,
-  outlineError,
+  outlineErrors,
   sizeOf,
   type FirstUseForm,
 } from './first-use-form.ts'
@@ -30,21 +31,16 @@ export default function FirstUsePlace() {
   const navigate = useNavigate()
   const write = useWriteAct()
   const [step, setStep] = useState(0)
-  const [form, setForm] = useState<FirstUseForm>({ ...EMPTY_FORM, units: useMeasures() })
-  const [tried, setTried] = useState(false)
-  const set = (part: Partial<FirstUseForm>) => setForm({ ...form, ...part })
-  const display = displayErrors(form, scale)
-  const outline = outlineError(form)
-  const inside = insideErrors(form)
+  const form = useCheckedForm<FirstUseForm, FirstUseForm>({ ...EMPTY_FORM, units: useMeasures() }, typed => {
+    const errors = [displayErrors(typed, scale), outlineErrors(typed), insideErrors(typed)][step]
+    return errors ? { ok: false, errors } : { ok: true, kept: typed }
+  })
+  const shared = { form: form.values, errors: form.errors, set: form.setValues }
   const boxes = [...state.boxes.values()]
 
-  const next = (event: FormEvent) => {
-    event.preventDefault()
-    const blocked = [display, outline, inside][step]
-    setTried(blocked !== null)
-    if (blocked !== null) return
+  const next = form.onKeep(typed => {
     if (step < 2) return setStep(step + 1)
-    const { boxId, drafts } = firstUseDrafts(form, {
+    const { boxId, drafts } = firstUseDrafts(typed, {
       nowMs: maker.nowMs(),
       scale,
       newId: maker.newId,
@@ -52,7 +48,7 @@ export default function FirstUsePlace() {
       instrumentId: [...state.instruments.values()].find(item => item.boxId === null)?.instrumentId ?? null,
       place: nextPlace(
         boxes.map(box => ({ ...box, id: box.boxId })),
-        sizeOf(form).widthMm,
+        sizeOf(typed).widthMm,
       ),
       name: `Box ${boxes.length + 1}`,
       colours: HUE_ORDER,
@@ -61,7 +57,7 @@ export default function FirstUsePlace() {
       { what: `Box ${boxes.length + 1}: set up`, drafts },
       { onSuccess: () => void navigate(`${base}/box/${boxId}`) },
     )
-  }
+  })
 
   return (
     <main className={`${hand.page} ${css.firstUse}`} data-place="start">
@@ -75,9 +71,9 @@ export default function FirstUsePlace() {
             </>
           )}
         </p>
-        {step === 0 && <DisplayStep form={form} set={set} errors={tried ? display : null} scale={scale} />}
-        {step === 1 && <OutlineStep form={form} set={set} error={tried ? outline : null} />}
-        {step === 2 && <InsideStep form={form} set={set} errors={tried ? inside : null} />}
+        {step === 0 && <DisplayStep {...shared} scale={scale} />}
+        {step === 1 && <OutlineStep {...shared} />}
+        {step === 2 && <InsideStep {...shared} />}
         {write.isError && <Refused error={write.error} remedy="press again" />}
         <div className={css.stepFoot}>
           {step > 0 && (

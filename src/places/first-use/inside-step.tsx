@@ -1,6 +1,5 @@
 import { NativeSelect, TextInput } from '@mantine/core'
 import { MATERIAL_IDS, type MaterialId } from '#core/filament/material.ts'
-import type { insideErrors } from './first-use-form.ts'
 import { useJournal } from '#session/journal-query.ts'
 import type { StepProps } from './step-props.ts'
 import hand from '#ui/hand.module.css'
@@ -10,11 +9,7 @@ const CHIPS: readonly MaterialId[] = ['PLA', 'PETG', 'ABS', 'ASA', 'TPU', 'PC', 
 const MOST_OF_ONE = 12
 
 /** Last screen: which spools, and how many beads if that is known. */
-export function InsideStep({
-  form,
-  set,
-  errors,
-}: StepProps & { readonly errors: ReturnType<typeof insideErrors> }) {
+export function InsideStep({ form, set, errors }: StepProps) {
   const { materials } = useJournal().state
   const others = MATERIAL_IDS.filter(id => !CHIPS.includes(id))
   const shown = [...CHIPS, ...others.filter(id => (form.counts[id] ?? 0) > 0)]
@@ -68,13 +63,13 @@ export function InsideStep({
           inputMode="decimal"
           placeholder="don’t know"
           value={form.beads}
-          error={errors?.beads}
+          error={errors['beads']}
           onChange={event => set({ beads: event.currentTarget.value })}
         />
       </div>
-      {errors?.spools && (
+      {errors['counts'] && (
         <p className={hand.notice} role="alert">
-          {errors.spools}
+          {errors['counts']}
         </p>
       )}
       <p className={hand.aside}>Everything else is assumed, drawn in pencil, and counted in the range.</p>

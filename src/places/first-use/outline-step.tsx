@@ -6,7 +6,7 @@ import hand from '#ui/hand.module.css'
 import css from './first-use.module.css'
 
 /** Second screen: which outline, and when it was last open. */
-export function OutlineStep({ form, set, error }: StepProps & { readonly error: string | null }) {
+export function OutlineStep({ form, set, errors }: StepProps) {
   const size = sizeOf(form)
   const { measured } = form
   const measure = (name: 'width' | 'depth' | 'height', label: string) =>
@@ -47,9 +47,9 @@ export function OutlineStep({ form, set, error }: StepProps & { readonly error: 
           Not quite: measure mine
         </button>
       )}
-      {error && (
+      {errors['measured'] && (
         <p className={hand.notice} role="alert">
-          {error}
+          {errors['measured']}
         </p>
       )}
       <fieldset className={css.lidTimes}>
