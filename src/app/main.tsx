@@ -7,7 +7,6 @@ import '@mantine/core/styles.css'
 import './house.css'
 // before any place's own sheet: that one may say otherwise
 import '#ui/hand.module.css'
-import '#draw/pen.module.css'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { App } from './app.tsx'

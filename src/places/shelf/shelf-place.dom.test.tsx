@@ -11,6 +11,7 @@ import { boxView } from '#journal/box-view.ts'
 import { fold } from '#journal/fold.ts'
 import { idleEstimator, memoryStore, NOW, renderPlace, testMaker } from '#testing/place-harness.tsx'
 import { BoxSlip } from './box-slip.tsx'
+import { ShelfDrawing } from './shelf-drawing.tsx'
 import ShelfPlace from './shelf-place.tsx'
 import { YearLine } from './year-line.tsx'
 
@@ -55,6 +56,29 @@ describe('the shelf', () => {
     })
     expect(await screen.findByText(/A box could not be reckoned/)).toBeTruthy()
   })
+})
+
+test('two charges of one box can each be pulled, in a compartment as wide as what it holds', () => {
+  const both = makeAct(testMaker, 'two at once', [
+    { kind: 'charge.moved', payload: { chargeId: 'thole-beads', boxId: 'cox' } },
+  ])
+  const cox = boxView(fold([...acts, both]), 'cox', NOW)!
+  const { container } = renderPlace(
+    <ShelfDrawing
+      items={[{ view: cox, report: undefined, judgement: { word: 'not known', todo: 'read it once' } }]}
+      widthPx={1184}
+      nowMs={NOW}
+      zone="UTC"
+    />,
+  )
+  const widthOf = (id: string) =>
+    Number(container.querySelector(`[data-thing="${id}"] rect`)!.getAttribute('width'))
+  const grams = (id: string) => cox.charges.find(charge => charge.chargeId === id)!.dryMassG
+  expect(cox.charges).toHaveLength(2)
+  expect(widthOf('thole-beads') / widthOf('cox-beads')).toBeCloseTo(
+    grams('thole-beads') / grams('cox-beads'),
+    1,
+  )
 })
 
 describe('a slip', () => {
