@@ -75,9 +75,8 @@ console.log(JSON.stringify(result, null, 2))
 const problems: string[] = []
 for (const [key, values] of Object.entries(moves)) {
   const { withinATenth, most } = told(values)
-  // grams have a long tail where the target stands just above what the lid allows: no bound holds there
-  const bound = key === 'grams' ? Infinity : 0.4
-  if (withinATenth < 0.75 || most > bound)
+  // grams have a long tail where the target stands just above what the lid allows
+  if (withinATenth < 0.9 || most > 0.2)
     problems.push(`${key} move by ${most} at most, ${withinATenth} within a tenth.`)
 }
 if (fifth) {

@@ -67,8 +67,8 @@ function estimateWithDraws(facts: BoxFacts, options: ReportOptions) {
   const observations = observationsOf(facts)
   const posterior = samplePosterior(facts, unknowns, observations, seededRandom(options.seed ?? USUAL_SEED), {
     drawsPerRound: options.drawsPerRound ?? (observations.length === 0 ? FROM_PRIORS : 250),
-    maxAdaptiveRounds: 6,
-    enoughEffectiveDraws: 200,
+    maxAdaptiveRounds: 8,
+    enoughEffectiveDraws: 350,
     ...(options.shouldStop ? { shouldStop: options.shouldStop } : {}),
   })
   const standing = weightyDraws(posterior)

@@ -6,10 +6,10 @@ import { ALWAYS, isPresent, type BoxModel, type ChargeModel } from '../model/box
 import type { StandingDraw } from './forecast.ts'
 import { freshLoadingGPerG, futureModel } from './model-of-draw.ts'
 import { ENSEMBLE_TOLERANCES } from './posterior.ts'
-import { evenPicks } from './weighted.ts'
+import { evenPicks, weightedQuantile } from './weighted.ts'
 
 const MOST_G = 1500
-const DRAWS = 40
+const DRAWS = 120
 /** Nine draws in ten must hold. */
 const SURE = 0.9
 
@@ -116,7 +116,10 @@ export function gramsWanted(
   }
   if (perDraw.length === 0) return null
   perDraw.sort((a, b) => a - b)
-  const grams = perDraw[Math.ceil(SURE * perDraw.length) - 1]!
-  return { remedy: remedy.id, weeks, grams: grams >= MOST_G ? null : grams, perDraw }
+  const enough = perDraw[Math.ceil(SURE * perDraw.length) - 1]!
+  // in logarithms: what the hardest draws ask for is a multiple of what the others do
+  const even = perDraw.map(() => 1 / perDraw.length)
+  const grams = Math.exp(weightedQuantile(perDraw.map(Math.log), even, SURE))
+  return { remedy: remedy.id, weeks, grams: enough >= MOST_G ? null : grams, perDraw }
 }
 const SEARCH_RATIO = 1.03

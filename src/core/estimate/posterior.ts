@@ -7,11 +7,12 @@ import { historyNetwork, modelOfDraw } from './model-of-draw.ts'
 import { atReadingTemperature, logLikelihood, type Observation } from './likelihood.ts'
 import {
   drawFrom,
-  localProposal,
+  localFit,
   logDensity,
   momentProposal,
   standardProposal,
   widened,
+  type LocalFit,
   type Proposal,
 } from './proposal.ts'
 import { evenPoints } from './even-points.ts'
@@ -125,7 +126,7 @@ export function samplePosterior(
   const thrown: Thrown[] = [{ proposal: standardProposal(unknowns.length), count: first }]
   const draws: Draw[] = []
   let fresh: readonly Thrown[] = thrown
-  let local: Proposal | null = null
+  let local: LocalFit | null = null
   const predict = (z: Float64Array) => runDraw(facts, unknowns, observations, z).predicted
   for (let round = 0; ; round++) {
     for (const { proposal, count } of fresh)
@@ -138,14 +139,14 @@ export function samplePosterior(
     const enough = observations.length === 0 || effectiveDraws >= wanted
     const mayGoOn = round < options.maxAdaptiveRounds && !enough && !options.shouldStop?.()
     // looked for again from the likeliest so far: the scouts may have been far off
-    if (mayGoOn && round < LOCAL_ROUNDS)
-      local = localProposal(observations, predict, likeliest(draws)) ?? local
+    if (mayGoOn && round < LOCAL_ROUNDS && (local === null || leastMisfit(draws) < local.misfit - NO_GAIN))
+      local = localFit(observations, predict, likeliest(draws)) ?? local
     // one from the model's slopes at its best, one from the draws' own spread: each covers where the other is wrong
     const moments =
       mayGoOn && (round > 0 || local === null)
         ? momentProposal(draws, temperedWeights(draws, importance, unknowns.length))
         : null
-    const fitted = mayGoOn ? [local, moments].filter(proposal => proposal !== null) : []
+    const fitted = mayGoOn ? [local?.proposal ?? null, moments].filter(proposal => proposal !== null) : []
     if (fitted.length === 0) {
       // too few draws near the readings: softened, so that a range stays a range (a contradiction is said apart)
       const power =
@@ -171,10 +172,10 @@ export function samplePosterior(
 }
 
 /** Adaptive rounds that suffice nearly always; more follow only while fewer than this many draws count. */
-const USUAL_ROUNDS = 3
+const USUAL_ROUNDS = 5
 const FEWEST_EFFECTIVE_DRAWS = 50
 
-/** Rounds after which the model's slopes are taken anew. */
+/** Rounds after which the model's slopes are taken anew, where a draw lies better than the point they were taken at. */
 const LOCAL_ROUNDS = 3
 /** Share of a round that is thrown from the priors, to find where to look. */
 const SCOUTS = 0.25
@@ -202,13 +203,22 @@ function logImportance(draws: readonly Draw[], thrown: readonly Thrown[]): Float
   })
 }
 
+/**
+ * No draw weighs more than this part of √n times their mean: a lucky one far out would rule the answer, and another
+ * turn of the points would have none. Source: truncated importance sampling, Ionides 2008 (from memory).
+ */
+const MOST_WEIGHT = 0.3
+
 /** Weights that sum to 1, the likelihood raised to a power. */
 function weightsAt(draws: readonly Draw[], importance: Float64Array, power: number): Float64Array {
   const logs = draws.map((draw, i) => power * draw.logLikelihood + importance[i]!)
   const top = Math.max(...logs)
   const weights = Float64Array.from(logs, log => (Number.isFinite(log) ? Math.exp(log - top) : 0))
   const sum = weights.reduce((a, b) => a + b, 0)
-  return weights.map(weight => weight / sum)
+  const cap = (MOST_WEIGHT * sum) / Math.sqrt(weights.length)
+  const capped = weights.map(weight => Math.min(weight, cap))
+  const total = capped.reduce((a, b) => a + b, 0)
+  return capped.map(weight => weight / total)
 }
 
 /** Weights with the likelihood softened until enough draws speak to fit a distribution to them. */
@@ -229,6 +239,13 @@ function likelihoodPower(draws: readonly Draw[], importance: Float64Array, wante
   }
   return low
 }
+
+/** A draw that lies better by less than this has found no other place. */
+const NO_GAIN = 0.5
+
+const leastMisfit = (draws: readonly Draw[]): number =>
+  Math.min(...draws.map(draw => 0.5 * sumOfSquares(draw.z) - draw.logLikelihood))
+const sumOfSquares = (z: Float64Array): number => z.reduce((sum, value) => sum + value * value, 0)
 
 const likeliest = (draws: readonly Draw[]): Float64Array =>
   draws.reduce((best, draw) => (draw.logLikelihood > best.logLikelihood ? draw : best)).z

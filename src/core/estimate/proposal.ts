@@ -42,6 +42,12 @@ const WIDER = 1.1
 const PROBE = 0.1
 const MOST_STEPS = 8
 
+/** A fit about one point, and how badly that point itself does: −ln(prior × likelihood), without constants. */
+export interface LocalFit {
+  readonly proposal: Proposal
+  readonly misfit: number
+}
+
 /**
  * The most likely point by damped Gauss–Newton, and the normal distribution that the model's slopes there give
  * together with the standard normal prior (Laplace's approximation).
@@ -49,11 +55,11 @@ const MOST_STEPS = 8
  * @param start where to begin: the likeliest draw so far
  * @returns null where the slopes make no distribution
  */
-export function localProposal(
+export function localFit(
   observations: readonly Observation[],
   predict: (z: Float64Array) => Float64Array,
   start: Float64Array,
-): Proposal | null {
+): LocalFit | null {
   const n = start.length
   let z = start
   let predicted = predict(z)
@@ -80,7 +86,9 @@ export function localProposal(
     }
     if (!improved) break
   }
-  return factor && { mean: z, precisionFactor: factor.map(value => value / WIDER) }
+  return (
+    factor && { proposal: { mean: z, precisionFactor: factor.map(value => value / WIDER) }, misfit: cost }
+  )
 }
 
 const misfit = (

@@ -28,7 +28,10 @@ export function byTable(fn: OfTemperature): OfTemperature {
     const i = Math.floor(position)
     if (!(i >= 1 && i < POINTS - 2)) return fn(temperatureC)
     const s = position - i
-    const [before, here, next, after] = [at(i - 1), at(i), at(i + 1), at(i + 2)]
+    const before = at(i - 1)
+    const here = at(i)
+    const next = at(i + 1)
+    const after = at(i + 2)
     // Lagrange through −1, 0, 1, 2
     return (
       here +

@@ -1,4 +1,5 @@
 import type { Celsius } from '#units/quantity.ts'
+import { copyInto } from './copy-into.ts'
 import { fractionFromPercent, percentFromFraction } from '#units/ratio.ts'
 import { mostRhPercent, saturationDensityGPerL } from '../air/vapour.ts'
 import type { LoadingCurve, Sorbent } from '../sorbent/sorbent.ts'
@@ -306,7 +307,7 @@ export class Compiled {
   /** Flow of each booked link, g/h, from the flows evaluated last. */
   writeBookedFlows(out: Float64Array): void {
     const { roomFlow, upFlow, besideFlow, bookedNode, bookedBeside } = this
-    out.set(roomFlow)
+    copyInto(out, roomFlow)
     for (let l = roomFlow.length; l < out.length; l++)
       out[l] = (bookedBeside[l] === 1 ? besideFlow : upFlow)[bookedNode[l]!]!
   }

@@ -1,4 +1,5 @@
 import type { PercentRh, Seconds } from '#units/quantity.ts'
+import { copyInto } from './copy-into.ts'
 import type { Compiled } from './compiled.ts'
 import type { Network } from './network.ts'
 
@@ -60,8 +61,8 @@ export class Recorder {
     this.beforeBooked = this.nowBooked
     this.nowWater = oldestWater
     this.nowBooked = oldestBooked
-    this.nowWater.set(waterG)
-    this.nowBooked.set(bookedG)
+    copyInto(this.nowWater, waterG)
+    copyInto(this.nowBooked, bookedG)
     this.oldestS = this.beforeS
     this.beforeS = this.nowS
     this.nowS = timeS

@@ -1,4 +1,5 @@
 import type { Compiled } from './compiled.ts'
+import { copyInto } from './copy-into.ts'
 
 /**
  * Solves (shift − J)·k = r for a network's Jacobian J in as many steps as there are nodes. The tree is eliminated
@@ -76,7 +77,7 @@ export class TreeSolver {
   solve(rhs: Float64Array, out: Float64Array): void {
     const { compiled, work, toParent, fromParent, perPivot, toRoot, fromRoot } = this
     const { parent, hasBeside } = compiled
-    work.set(rhs)
+    copyInto(work, rhs)
     for (let i = parent.length - 1; i > 0; i--) work[parent[i]!]! += toParent[i]! * work[i]!
     if (hasBeside) for (let i = parent.length - 1; i > 0; i--) work[0]! += toRoot[i]! * work[i]!
     out[0] = work[0]! * perPivot[0]!
@@ -104,8 +105,8 @@ export class TreeSolver {
     const { compiled, own, byParent, besideOwn, besideRoot, sum } = this
     const { toParent, fromParent, toRoot, fromRoot, perPivot, rootFill, ownFill } = this
     const { parent } = compiled
-    ownFill.set(besideOwn)
-    rootFill.set(besideRoot)
+    copyInto(ownFill, besideOwn)
+    copyInto(rootFill, besideRoot)
     for (let i = parent.length - 1; i > 0; i--) {
       const p = parent[i]!
       const inverse = 1 / (sum[i]! + own[i]! + ownFill[i]!)
