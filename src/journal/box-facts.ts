@@ -11,6 +11,7 @@ import { wetnessTold, type RoomAir, type Wetness } from '#core/evidence/wetness.
 import { scaleSigmaG, weighedWaterG } from '#core/evidence/weighing.ts'
 import type { ChargeRecord, SpoolRecord, State } from './state.ts'
 import { colourFacts, cyclesOf, heatingFacts } from './charge-facts.ts'
+import { readingsOf } from './readings-of.ts'
 import { profileOf, roomAirAt } from './room-air.ts'
 import { spoolPast } from './spool-past.ts'
 import { isDuring, stayIn } from './stays.ts'
@@ -42,14 +43,8 @@ export function boxFacts(state: State, view: BoxView, nowMs: number): BoxFacts |
   const spools = [...state.spools.values()]
     .flatMap(spool => spoolFacts(state, spool, box, startsMs, startAir))
     .filter(spool => spool.inS <= secondsFromMs(nowMs) && isAfter(spool.outS, startsMs))
-  const roomReadings = state.readings
-    .filter(
-      reading =>
-        reading.place.in === 'room' &&
-        reading.place.roomId === box.roomId &&
-        reading.atMs <= nowMs &&
-        reading.atMs >= nowMs - WINDOW_MS,
-    )
+  const roomReadings = readingsOf(state, { in: 'room', roomId: box.roomId })
+    .filter(reading => reading.atMs <= nowMs && reading.atMs >= nowMs - WINDOW_MS)
     .map(reading => ({
       atS: secondsFromMs(reading.atMs),
       temperatureC: reading.temperatureC,

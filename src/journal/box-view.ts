@@ -4,6 +4,7 @@ import { settlesAtS, USUAL_HYGROMETER, type Hygrometer } from '#core/reading/hyg
 import { knowledgeWord, type KnowledgeWord } from '#core/verdict/knowledge.ts'
 import { readingWord, type ReadingWord } from '#core/verdict/reading.ts'
 import type { BoxRecord, ChargeRecord, ReadingRecord, SpoolRecord, State } from './state.ts'
+import { readingsOf } from './readings-of.ts'
 import { isDuring, stayIn } from './stays.ts'
 
 export interface Target {
@@ -49,12 +50,12 @@ export function boxView(state: State, boxId: string, nowMs: number): BoxView | n
   const target = strictest(spools, state.materials)
   const hygrometer = hygrometerOf(state, boxId)
   const times = disturbances(state, box)
-  const readings = state.readings
-    .filter(reading => reading.place.in === 'box' && reading.place.boxId === boxId && reading.atMs <= nowMs)
+  const readings = readingsOf(state, { in: 'box', boxId })
+    .filter(reading => reading.atMs <= nowMs)
     .map((reading): JudgedReading => {
       const before = (all: readonly number[]) => {
-        const earlier = all.filter(atMs => atMs <= reading.atMs)
-        return earlier.length > 0 ? secondsFromMs(Math.max(...earlier)) : null
+        const lastMs = all.findLast(atMs => atMs <= reading.atMs)
+        return lastMs === undefined ? null : secondsFromMs(lastMs)
       }
       const dueS = settlesAtS(hygrometer, {
         atS: secondsFromMs(reading.atMs),
@@ -123,6 +124,7 @@ function hygrometerOf(state: State, boxId: string): Hygrometer {
 }
 
 /** When the box was opened, by word or by what came and went, and when a charge came in or back. */
+/** Openings and changes of charge, in order of time. */
 function disturbances(state: State, box: BoxRecord): { openedMs: number[]; chargedMs: number[] } {
   const openedMs = box.openings.map(opening => opening.atMs)
   const chargedMs: number[] = []
@@ -136,7 +138,8 @@ function disturbances(state: State, box: BoxRecord): { openedMs: number[]; charg
       chargedMs.push(stay.fromMs)
       for (const heating of charge.heatings) if (isDuring(stay, heating.atMs)) chargedMs.push(heating.atMs)
     }
-  return { openedMs, chargedMs }
+  const inOrder = (times: number[]) => times.sort((a, b) => a - b)
+  return { openedMs: inOrder(openedMs), chargedMs: inOrder(chargedMs) }
 }
 
 /** The first of the readings' present run above the target; unsettled ones neither begin nor end it. */

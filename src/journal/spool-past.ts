@@ -1,5 +1,6 @@
 import type { PastAir } from '#core/evidence/wetness.ts'
 import { secondsFromMs } from '#units/time.ts'
+import { readingsOf } from './readings-of.ts'
 import { roomAirAt } from './room-air.ts'
 import type { Sojourn, SpoolRecord, State } from './state.ts'
 
@@ -46,11 +47,8 @@ function airOf(
       lowRhPercent: Math.max(relativeHumidityPercent - ROOM_ERROR, 0),
       highRhPercent: Math.min(relativeHumidityPercent + ROOM_ERROR, 100),
     }
-  const read = state.readings
-    .filter(
-      ({ place, atMs }) =>
-        place.in === 'box' && place.boxId === box.boxId && atMs >= startMs && atMs <= endMs,
-    )
+  const read = readingsOf(state, { in: 'box', boxId: box.boxId })
+    .filter(({ atMs }) => atMs >= startMs && atMs <= endMs)
     .map(reading => reading.relativeHumidityPercent)
   return {
     temperatureC,

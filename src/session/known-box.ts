@@ -1,6 +1,7 @@
 import type { BoxFacts } from '#core/evidence/facts.ts'
 import { boxFacts } from '#journal/box-facts.ts'
 import { boxView, type BoxView } from '#journal/box-view.ts'
+import { readingsOf } from '#journal/readings-of.ts'
 import type { JournalView } from './journal-view.ts'
 
 export interface KnownBox {
@@ -35,9 +36,7 @@ function factsTimeMs({ state, nowMs }: JournalView, view: BoxView): number {
     box.madeMs,
     ...box.openings.map(opening => opening.atMs),
     ...view.readings.map(reading => reading.atMs),
-    ...state.readings
-      .filter(({ place }) => place.in === 'room' && place.roomId === box.roomId)
-      .map(reading => reading.atMs),
+    ...readingsOf(state, { in: 'room', roomId: box.roomId }).map(reading => reading.atMs),
     ...view.charges.flatMap(charge => [...charge.heatings, ...charge.weighings].map(event => event.atMs)),
     ...[...view.charges, ...view.spools].flatMap(thing => thing.stays.map(stay => stay.fromMs)),
   ]
