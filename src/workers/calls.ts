@@ -1,12 +1,21 @@
-import { estimateBox, estimateGrams } from '#core/estimate/estimate-box.ts'
+import type { BoxFacts } from '#core/evidence/facts.ts'
+import { ensembleOf, gramsOf, type Ensemble } from '#core/estimate/estimate-box.ts'
 import { checkOutcome } from '#core/checks/run-check.ts'
 import { spoolDetails } from '#core/estimate/spool-detail.ts'
 import type { Estimator, EstimatorCalls } from './protocol.ts'
 
+/** Of the box asked about last: its grams are wanted right after its report, and stand on the same draws. */
+let last: { readonly of: string; readonly ensemble: Ensemble } | null = null
+function ensemble(facts: BoxFacts): Ensemble {
+  const of = JSON.stringify(facts)
+  if (last?.of !== of) last = { of, ensemble: ensembleOf(facts) }
+  return last.ensemble
+}
+
 /** The core's answers to the protocol; what the worker registers. */
 export const calls: EstimatorCalls = {
-  report: facts => estimateBox(facts),
-  grams: (facts, weeks) => estimateGrams(facts, {}, weeks),
+  report: facts => ensemble(facts).report,
+  grams: (facts, weeks) => gramsOf(facts, ensemble(facts), weeks),
   spools: (facts, draws) => spoolDetails(facts, draws),
   check: checks => checks.map(checkOutcome),
 }

@@ -16,6 +16,7 @@ import {
   TWENTIETHS,
   weightyDraws,
   worthOfKnowing,
+  type StandingDraw,
 } from './forecast.ts'
 import { gramsWanted, REMEDIES, type GramsWanted } from './grams-wanted.ts'
 import { observationsOf } from './likelihood.ts'
@@ -42,27 +43,42 @@ export interface ReportOptions {
 }
 
 /** The reckoning of one box: what is in it now, and when it leaves its target. Same facts and seed, same report. */
-export function estimateBox(facts: BoxFacts, options: ReportOptions = {}): BoxReport {
-  return estimateWithDraws(facts, options).report
-}
+export const estimateBox = (facts: BoxFacts, options: ReportOptions = {}): BoxReport =>
+  ensembleOf(facts, options).report
 
 /** Grams wanted for each remedy and each number of weeks; costs more than the report, so it is asked for apart. */
-export function estimateGrams(
+export const estimateGrams = (
   facts: BoxFacts,
   options: ReportOptions,
   weeks: readonly number[],
+): GramsWanted[] => gramsOf(facts, ensembleOf(facts, options), weeks, options.shouldStop)
+
+/** The draws a box's answers stand on, with its report; whoever keeps it need not throw them again for the grams. */
+export interface Ensemble {
+  readonly report: BoxReport
+  readonly draws: readonly StandingDraw[]
+  /** Sum to 1. */
+  readonly weights: Float64Array
+  /** What comes into the air in each draw, mg a day. */
+  readonly inflows: Float64Array
+}
+
+export function gramsOf(
+  facts: BoxFacts,
+  { draws, weights, inflows }: Ensemble,
+  weeks: readonly number[],
+  shouldStop?: () => boolean,
 ): GramsWanted[] {
-  const { draws, weights, inflows } = estimateWithDraws(facts, options)
   const list: GramsWanted[] = []
   for (const remedy of REMEDIES)
     for (const n of weeks) {
-      const wanted = gramsWanted(facts, draws, weights, inflows, remedy, n, options.shouldStop)
+      const wanted = gramsWanted(facts, draws, weights, inflows, remedy, n, shouldStop)
       if (wanted) list.push(wanted)
     }
   return list
 }
 
-function estimateWithDraws(facts: BoxFacts, options: ReportOptions) {
+export function ensembleOf(facts: BoxFacts, options: ReportOptions = {}): Ensemble {
   const unknowns = unknownsOf(facts)
   const observations = observationsOf(facts)
   const posterior = samplePosterior(facts, unknowns, observations, seededRandom(options.seed ?? USUAL_SEED), {

@@ -78,16 +78,6 @@ export const densityOverLoadingGPerL = (
   { loadingGPerG, temperatureC }: { loadingGPerG: GramsPerGram; temperatureC: Celsius },
 ): number => sorbent.curveAt(temperatureC).valueAt(loadingGPerG) * sorbent.perUnitGPerL(temperatureC)
 
-/** Rise of that RH with loading, % per g/g. */
-export const rhSlopePercentPerGPerG = (
-  sorbent: Sorbent,
-  { loadingGPerG, temperatureC }: { loadingGPerG: GramsPerGram; temperatureC: Celsius },
-): number =>
-  percentFromFraction(
-    (sorbent.curveAt(temperatureC).slopeAt(loadingGPerG) * sorbent.perUnitGPerL(temperatureC)) /
-      saturationDensityGPerL(temperatureC),
-  )
-
 /**
  * RH, %, at another temperature with the same water held: for a box buffered by what it holds. An empty box keeps its
  * vapour density instead.

@@ -228,6 +228,18 @@ describe('the fact worth most', () => {
     )
     expect(container.querySelector('[data-fact]')).toBeNull()
   })
+  test('nothing is asked where the date is known to the day', () => {
+    const base = crafted([fact('mass', 'how many beads there are', 0, 0.1)])
+    const spread = { low: base.nowS, middle: base.nowS, high: base.nowS + 86_400 }
+    const { container } = renderPlace(
+      <FactWorthMost
+        roomIsRead={false}
+        view={view('thole')}
+        report={{ ...base, leaves: { ...base.leaves!, spread } }}
+      />,
+    )
+    expect(container.querySelector('[data-fact]')).toBeNull()
+  })
   test('telling is checked, then kept as told', async () => {
     const store = memoryStore([...acts])
     const before = store.acts.length

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { BoxReport } from '#core/estimate/report.ts'
-import { msFromSeconds } from '#units/time.ts'
+import { msFromSeconds, secondsFromDays } from '#units/time.ts'
 import type { BoxView } from '#journal/box-view.ts'
 import { feltWidth, type SharesOfDates } from '#core/estimate/forecast.ts'
 import { dateAnswer } from '#core/answers/answers.ts'
@@ -28,6 +28,8 @@ export function FactWorthMost({
   const leaves = report.leaves?.spread
   const shares = report.leaves?.sharesOfDates
   if (!leaves || !shares) return null
+  // a date known to the day has no width to take away
+  if (leaves.high - leaves.low < secondsFromDays(2)) return null
   const width = feltWidth(leaves, report.nowS)
   const fact = report.worth.find(
     item =>
