@@ -1,6 +1,6 @@
 // Everything, in order: set-up, format, types, lint, unit and dom tests, the validation's freshness and a seeded
 // fifth of it, the build, the browser tests. Ends with "N passed, N failed".
-import { spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { ensureChromium, ensureModules, root } from './set-up.mjs'
@@ -23,6 +23,31 @@ function step(name, command, args) {
   if (ok) passed++
   else failed++
   return ok
+}
+
+/** Steps that do not need each other, side by side; each one's words are shown when it ends. */
+async function together(steps) {
+  const running = steps.map(([name, command, args]) => {
+    const started = Date.now()
+    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] })
+    let said = ''
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', chunk => (said += chunk))
+    return new Promise(resolve => {
+      const end = code => {
+        const seconds = ((Date.now() - started) / 1000).toFixed(0)
+        console.log(`\n— ${name}\n${said}  ${code === 0 ? 'passed' : 'FAILED'} in ${seconds} s`)
+        if (code === 0) passed++
+        else failed++
+        resolve()
+      }
+      child.once('error', error => {
+        said += `${error.message}\n`
+        end(1)
+      })
+      child.once('close', end)
+    })
+  })
+  await Promise.all(running)
 }
 
 function jest(name, projects, ...more) {
@@ -54,14 +79,18 @@ function jest(name, projects, ...more) {
   }
 }
 
-step('format', bin('prettier'), ['--check', '--log-level', 'warn', '.'])
-step('types', bin('tsc'), [])
-step('lint', bin('oxlint'), ['--type-aware', '--deny-warnings', '--quiet'])
-step('unit names', process.execPath, ['scripts/check-units.mjs'])
-jest('unit', ['unit', 'dom'])
-step('validation, a seeded fifth', bin('tsx'), ['scripts/validate.ts', '--fifth'])
-step('same answers, a fifth', bin('tsx'), ['scripts/validate-answers.ts', '--fifth'])
-step('hostile files, a seeded fifth', bin('tsx'), ['scripts/validate-hostile.ts', '--fifth'])
+await together([
+  ['format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
+  ['types', bin('tsc'), []],
+  ['lint', bin('oxlint'), ['--type-aware', '--deny-warnings', '--quiet']],
+  ['unit names', process.execPath, ['scripts/check-units.mjs']],
+])
+jest('unit', ['unit', 'dom'], '--maxWorkers=2')
+await together([
+  ['validation, a seeded fifth', bin('tsx'), ['scripts/validate.ts', '--fifth']],
+  ['same answers, a fifth', bin('tsx'), ['scripts/validate-answers.ts', '--fifth']],
+  ['hostile files, a seeded fifth', bin('tsx'), ['scripts/validate-hostile.ts', '--fifth']],
+])
 if (step('build', process.execPath, ['scripts/build.mjs'])) jest('browser', ['e2e'], '--maxWorkers=2')
 console.log(`\n${passed} passed, ${failed} failed`)
 process.exit(failed === 0 ? 0 : 1)
