@@ -48,8 +48,8 @@ describe('without a network', () => {
   }, 120_000)
 
   test('it can be installed: a manifest without a fault, icons, a worker', async () => {
-    const page = await stage.open('/demo')
-    await settled(page)
+    const page = await stage.open('/demo/preferences')
+    await page.waitForSelector('[data-place="preferences"]')
     await cached(page)
     const client = await page.createCDPSession()
     const { errors, data } = await client.send('Page.getAppManifest')
@@ -120,7 +120,8 @@ test('without locks, channels and lasting storage it says what is weaker, and ke
 
 test('the bottom words on the phone lead everywhere', async () => {
   const page = await stage.open('/demo', { fresh: true, width: 390, height: 844, touch: true })
-  await settled(page)
+  // while the boxes are still reckoned: that is when a person goes on
+  await page.waitForSelector('[data-slip]')
   for (const [word, place] of [
     ['Entered', 'entries'],
     ['Files', 'files'],

@@ -119,7 +119,7 @@ describe('the demonstration', () => {
 
   test('charts are loaded only when a box is opened', async () => {
     const page = await stage.open('/demo')
-    await settled(page)
+    await page.waitForSelector('[data-slip="cox"] a')
     const loaded = () =>
       page.evaluate(() => performance.getEntriesByType('resource').map(entry => entry.name))
     expect((await loaded()).filter(name => name.includes('history-chart'))).toEqual([])
