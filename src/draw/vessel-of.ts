@@ -13,7 +13,6 @@ export function vesselOf(view: BoxView, report: BoxReport | undefined): VesselFi
   }))
   return {
     parts,
-    capacityG: parts.reduce((sum, part) => sum + part.capacityG, 0),
     heldG: now?.waterG ?? null,
     notchG: now?.notchG ?? null,
     pencil: view.charges.some(charge => charge.massKnown === 'assumed') || view.last === null,

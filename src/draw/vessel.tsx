@@ -5,7 +5,6 @@ import pen from './pen.module.css'
 export const SHELF_PX2_PER_G = 14
 
 export interface VesselFill {
-  readonly capacityG: number
   readonly heldG: number | null
   readonly notchG: number | null
   /** Beads nobody measured: the whole vessel is pencil. */
@@ -39,7 +38,7 @@ export function Vessel({
   readonly maxWidth?: number
   readonly holdPart?: HoldPart
 }) {
-  const width = vesselWidth(fill.capacityG, height, px2PerG, maxWidth)
+  const width = vesselWidth(capacityOf(fill), height, px2PerG, maxWidth)
   const level = (grams: number) => Math.min((grams * px2PerG) / width, height)
   const left = x - width / 2
   const lip = 3
@@ -77,8 +76,11 @@ export function Vessel({
   )
 }
 
+const capacityOf = ({ parts }: Pick<VesselFill, 'parts'>): number =>
+  parts.reduce((sum, part) => sum + part.capacityG, 0)
+
 function compartmentsOf({ parts }: VesselFill, left: number, width: number) {
-  const total = parts.reduce((sum, part) => sum + part.capacityG, 0)
+  const total = capacityOf({ parts })
   let x = left
   return parts.map(({ id, capacityG }) => {
     const compartment = { id, x, width: (width * capacityG) / total }

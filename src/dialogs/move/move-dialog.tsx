@@ -100,7 +100,7 @@ export default function MoveDialog({ close, boxId, thingId, to: startTo }: Props
         <fieldset className={css.places} data-part="places">
           <legend>Where to</legend>
           {places.map((item, i) => (
-            <label key={item.key} className={css.placeWord} data-part="place-word">
+            <label key={item.key} className={hand.choiceWord} data-part="place-word">
               <input
                 type="radio"
                 name="where to"
