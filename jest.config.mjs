@@ -37,6 +37,7 @@ export default {
       displayName: 'dom',
       testEnvironment: '<rootDir>/scripts/jest/jsdom-environment.mjs',
       setupFiles: ['fake-indexeddb/auto', '<rootDir>/scripts/jest/dom-setup.mjs'],
+      setupFilesAfterEnv: ['<rootDir>/scripts/jest/dom-patience.mjs'],
       testMatch: ['<rootDir>/{src,demo}/**/*.dom.test.{ts,tsx}'],
     },
     { ...shared, displayName: 'e2e', testEnvironment: 'node', testMatch: ['<rootDir>/e2e/**/*.test.ts'] },

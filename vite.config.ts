@@ -46,7 +46,10 @@ export default defineConfig(async () => ({
     }),
   ],
   worker: { format: 'es' as const },
-  css: { modules: { localsConvention: 'camelCaseOnly' as const } },
+  // short names: they stand in every page's first download
+  css: {
+    modules: { localsConvention: 'camelCaseOnly' as const, generateScopedName: '_[hash:base64:5]' },
+  },
   build: { target: 'es2022', chunkSizeWarningLimit: 900, manifest: true },
   server: { host: '127.0.0.1' },
 }))

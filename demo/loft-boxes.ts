@@ -69,6 +69,28 @@ const heated = (
     },
   ],
 })
+/** A packet of molecular sieve beside the beads. */
+const sieveIn = (daysAgo: number): NonNullable<LoftBox['events']>[number] => ({
+  daysAgo,
+  what: 'a packet of sieve put in',
+  drafts: box => [
+    {
+      kind: 'charge.made',
+      payload: {
+        chargeId: `${box.id}-sieve`,
+        name: 'Sieve packet',
+        desiccant: 'sieve-4a',
+        dryMassG: 45,
+        massKnown: 'told',
+        holder: 'packet',
+        freshness: 'new',
+        freshnessKnown: 'told',
+        indicator: 'none',
+        boxId: box.id,
+      },
+    },
+  ],
+})
 const opened = (daysAgo: number): NonNullable<LoftBox['events']>[number] => ({
   daysAgo,
   what: 'lid opened',
@@ -217,7 +239,7 @@ export const BOXES: readonly LoftBox[] = [
     freshness: 'new',
     spools: [spool('ABS amber', 'ABS', 'ochre', 780), spool('ABS mist', 'ABS', 'mist', 930)],
     truth: { leakLPerH: 0.35 },
-    events: [heated(30, 115, 2), opened(0.08)],
+    events: [heated(30, 115, 2), sieveIn(29), opened(0.08)],
     readNow: true,
   },
   {

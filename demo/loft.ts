@@ -13,6 +13,8 @@ import { boxFacts } from '#journal/box-facts.ts'
 import { boxView } from '#journal/box-view.ts'
 import { fold } from '#journal/fold.ts'
 import { msFromSeconds, secondsFromMs } from '#units/time.ts'
+import { plansDrafts } from './loft-plans.ts'
+import { sparesDrafts } from './loft-spares.ts'
 import { BOXES, LOFT_CLIMATE, type LoftBox, type LoftSpool } from './loft-boxes.ts'
 
 const HOUR = 3_600_000
@@ -43,6 +45,9 @@ export function boathouseLoft(nowMs: number, zone: string): Act[] {
   for (const box of BOXES)
     for (const event of box.events ?? [])
       acts.push(makeAct(maker(nowMs - event.daysAgo * DAY), `${box.name}: ${event.what}`, event.drafts(box)))
+
+  acts.push(makeAct(maker(nowMs - 41 * DAY), 'What lies ready', sparesDrafts(nowMs)))
+  acts.push(makeAct(maker(nowMs - 9 * DAY), 'Two boxes to build', plansDrafts(nowMs, ROOM)))
 
   const roundsMs: number[] = []
   for (let atMs = startMs + 2 * DAY + 10 * HOUR; atMs < nowMs - 12 * HOUR; atMs += ROUND_EVERY_DAYS * DAY)

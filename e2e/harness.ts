@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import puppeteer, { type Browser, type Page } from 'puppeteer-core'
 import { CHROMIUM, root } from '../scripts/set-up.mjs'
+import { DEMO_DAY, giveReckoned } from './reckoned.ts'
 
 export interface Stage {
   readonly address: string
@@ -16,7 +17,7 @@ export interface OpenOptions {
   readonly dark?: boolean
   readonly touch?: boolean
   readonly zone?: string
-  /** Part of the address before #, such as `?today=2028-02-29`. */
+  /** Part of the address before #, such as `?today=2028-02-29`; the demonstration has a day of its own. */
   readonly search?: string
   /** A visitor with nothing kept. */
   readonly fresh?: boolean
@@ -30,22 +31,14 @@ export interface OpenOptions {
 export async function openStage(): Promise<Stage> {
   const { server, address } = await startServer()
   const profile = mkdtempSync(join(tmpdir(), 'veld-e2e-'))
-  const browser: Browser = await puppeteer.launch({
-    executablePath: CHROMIUM,
-    headless: true,
-    pipe: true,
-    userDataDir: profile,
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-      '--disable-dev-shm-usage',
-    ],
+  const browser: Browser = await launch(profile).catch((reason: unknown) => {
+    // a server left behind would keep the tests from ending
+    server.kill('SIGTERM')
+    throw reason
   })
+
+  // visitors who are not fresh share one storage, which is given what was reckoned once
+  let shared = false
   return {
     address,
     open: async (hash, options = {}) => {
@@ -61,14 +54,23 @@ export async function openStage(): Promise<Stage> {
         { name: 'prefers-reduced-motion', value: 'reduce' },
       ])
       if (options.zone) await page.emulateTimezone(options.zone)
+      const at = options.at ?? address
+      if (hash.startsWith('/demo') && (options.fresh || !shared)) {
+        shared ||= !options.fresh
+        await page.goto(`${at}icon-180.png`)
+        await giveReckoned(page)
+      }
+      if (options.first) await page.evaluateOnNewDocument(options.first)
       const problems: string[] = []
       page.on('pageerror', error => problems.push(String(error)))
       page.on('console', message => {
+        // the picture storage is given on has no icon of its own; the browser may say so late
+        if (message.location().url?.endsWith('/favicon.ico')) return
         if (message.type() === 'error') problems.push(message.text())
       })
       Object.assign(page, { problems })
-      if (options.first) await page.evaluateOnNewDocument(options.first)
-      await page.goto(`${options.at ?? address}${options.search ?? ''}#${hash}`, { waitUntil: 'load' })
+      const search = options.search ?? (hash.startsWith('/demo') ? DEMO_DAY : '')
+      await page.goto(`${at}${search}#${hash}`, { waitUntil: 'load' })
       return page
     },
     close: async () => {
@@ -78,6 +80,24 @@ export async function openStage(): Promise<Stage> {
     },
   }
 }
+
+const launch = (profile: string): Promise<Browser> =>
+  puppeteer.launch({
+    executablePath: CHROMIUM,
+    headless: true,
+    pipe: true,
+    userDataDir: profile,
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--disable-dev-shm-usage',
+    ],
+  })
 
 /** What the page complained of: errors, content-policy violations. */
 export const problemsOf = (page: Page): string[] =>

@@ -53,7 +53,7 @@ describe('moves on the shelf', () => {
     await page.keyboard.press('m')
     await page.waitForSelector('[data-part="move-form"] input[type="radio"]')
     await page.waitForFunction(() => document.activeElement?.closest('[data-part="places"]') !== null)
-    await page.keyboard.press('2')
+    await page.keyboard.press('3')
     await page.keyboard.press('Enter')
     await page.waitForFunction(() => !document.querySelector('[data-part="move-form"]'))
     expect(await undoText(page)).toBe('Undo: PLA ochre: to Launch')

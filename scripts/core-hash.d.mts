@@ -1,1 +1,1 @@
-export function coreHash(): Promise<string>
+export function coreHash(run?: readonly string[]): Promise<string>

@@ -15,20 +15,40 @@ const SHOTS: readonly { name: string; hash: string; options?: OpenOptions }[] = 
   { name: 'shelf-phone', hash: '/demo', options: PHONE },
   { name: 'box', hash: '/demo/box/launch' },
   { name: 'box-phone', hash: '/demo/box/thole', options: PHONE },
+  { name: 'kit', hash: '/demo/kit' },
+  { name: 'kit-phone', hash: '/demo/kit', options: PHONE },
   { name: 'almanac-materials', hash: '/demo/almanac/materials' },
-  { name: 'almanac-desiccants', hash: '/demo/almanac/desiccants' },
-  { name: 'almanac-humidity', hash: '/demo/almanac/air' },
+  { name: 'build', hash: '/demo/build/coxless' },
+  { name: 'build-arrange', hash: '/demo/build/coxless/arrange' },
   { name: 'almanac-checks', hash: '/demo/almanac/checks' },
 ]
 const DAY = 86_400_000
 let ids = 0
 const NOW = Date.parse('2025-11-08T10:00:00Z')
+const heatedRigger = (): Act =>
+  makeAct(
+    { nowMs: () => NOW - 3_600_000, zone: 'UTC', newId: () => `demo-shot${++ids}` },
+    'Rigger: beads heated',
+    [
+      {
+        kind: 'charge.heated',
+        payload: { chargeId: 'rigger-beads', temperatureC: 112, hours: 2, oven: 'electric', roomId: null },
+      },
+    ],
+  )
+
 const stage = await openStage()
 const file = (name: string) => `${join(root, 'docs/screenshots', name)}.png` as const
 try {
   for (const { name, hash, options } of SHOTS) {
     const page = await stage.open(hash, { search: TODAY, zone: 'UTC', ...options })
     await settled(page)
+    if (name === 'build' || name === 'build-arrange')
+      await page.waitForFunction(
+        () => /[Tt]akes/.test(document.querySelector('h1')?.textContent ?? ''),
+        {},
+        { timeout: 20_000 },
+      )
     if (hash.includes('/box/'))
       await page.waitForFunction(
         () =>
@@ -38,8 +58,8 @@ try {
       )
     if (name === 'almanac-desiccants') await page.waitForSelector('[data-part="isotherms"] svg path')
     if (name === 'almanac-checks') await page.waitForSelector('[data-checks*="/"]', { timeout: 60_000 })
-    if (name === 'almanac-humidity')
-      await page.type('[data-place="almanac"] section:nth-of-type(3) input', '50')
+    if (name.startsWith('kit'))
+      await page.type('[data-part="quick-add"] input', '2 packets 60 g beads, orange, into Launch')
     await page.evaluate(() => document.fonts.ready)
     // the page of a box to its end, with every spool
     await page.screenshot({ path: file(name), fullPage: name === 'box' })
@@ -55,7 +75,6 @@ try {
   const page = await stage.open('/', { ...PHONE, fresh: true })
   await page.waitForSelector('[data-place="start"]')
   await page.evaluate(() => document.fonts.ready)
-  await page.screenshot({ path: file('first-use-1-phone') })
   await page.type('input[inputmode="decimal"]', '15')
   await page.click('button[type="submit"]')
   await page.waitForSelector('[data-part="outlines"]')
@@ -75,7 +94,7 @@ try {
   await stage.close()
 }
 
-/** The round, a swap, a renewal, a contradiction, a file looked at, preferences. */
+/** The round, the shelf after a renewal, a renewal, a contradiction, a file looked at. */
 async function dailyLife(): Promise<void> {
   const open = (hash: string, options: OpenOptions = {}) =>
     stage.open(hash, { search: TODAY, zone: 'UTC', fresh: true, ...options })
@@ -110,20 +129,12 @@ async function dailyLife(): Promise<void> {
     await page.evaluate(() => (document.activeElement as HTMLElement).blur())
     await shoot(page, name)
   }
-  const swap = await open('/demo/box/launch')
-  await settled(swap)
-  await swap.keyboard.press('m')
-  await swap.waitForSelector('[data-part="move-form"]')
-  await swap.select('[data-part="move-form"] select', 'launch-beads')
-  await swap.evaluate(() =>
-    [...document.querySelectorAll<HTMLElement>('[data-part="place-word"]')]
-      .find(item => item.textContent.includes('put away'))
-      ?.click(),
-  )
-  await swap.waitForFunction(() => document.querySelectorAll('[data-part="move-form"] select').length === 2)
-  await (await swap.$$('[data-part="move-form"] select'))[1]!.select('oarlock-beads')
-  await swap.click('[data-part="more-fields"] summary')
-  await shoot(swap, 'swap')
+  const renewed = await open('/demo')
+  await settled(renewed)
+  await fill(renewed, [heatedRigger()], 'demo')
+  await renewed.reload()
+  await settled(renewed)
+  await shoot(renewed, 'shelf-renewed')
   const renew = await open('/demo/box/launch')
   await settled(renew)
   await renew.keyboard.press('n')
@@ -180,8 +191,4 @@ async function dailyLife(): Promise<void> {
   await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile(path)
   await files.waitForSelector('[data-looked]')
   await shoot(files, 'bring-together')
-
-  const preferences = await open('/demo/preferences')
-  await preferences.waitForSelector('[data-part="choice-rows"]')
-  await shoot(preferences, 'preferences')
 }

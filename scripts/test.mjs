@@ -13,6 +13,7 @@ rmSync(scratch, { recursive: true, force: true })
 mkdirSync(scratch, { recursive: true })
 let passed = 0
 let failed = 0
+const failures = []
 const bin = name => join(root, 'node_modules/.bin', name)
 
 function step(name, command, args) {
@@ -73,6 +74,10 @@ function jest(name, projects, ...more) {
     passed += result.numPassedTests
     // a suite that could not even start counts as one failure
     failed += result.numFailedTests + result.numRuntimeErrorTestSuites
+    for (const suite of result.testResults.filter(one => one.status === 'failed')) {
+      const names = suite.assertionResults.filter(one => one.status === 'failed').map(one => one.fullName)
+      failures.push(...(names.length > 0 ? names : ['did not start']).map(one => `${suite.name}: ${one}`))
+    }
     if (run.status !== 0 && result.numFailedTests + result.numRuntimeErrorTestSuites === 0) failed++
   } catch {
     failed++
@@ -89,8 +94,15 @@ jest('unit', ['unit', 'dom'], '--maxWorkers=2')
 await together([
   ['validation, a seeded fifth', bin('tsx'), ['scripts/validate.ts', '--fifth']],
   ['same answers, a fifth', bin('tsx'), ['scripts/validate-answers.ts', '--fifth']],
+  ['packing, a fifth', bin('tsx'), ['scripts/validate-packing.ts', '--fifth']],
   ['hostile files, a seeded fifth', bin('tsx'), ['scripts/validate-hostile.ts', '--fifth']],
 ])
-if (step('build', process.execPath, ['scripts/build.mjs'])) jest('browser', ['e2e'], '--maxWorkers=2')
+if (
+  step('build', process.execPath, ['scripts/build.mjs']) &&
+  step("the demonstration's boxes, reckoned once", bin('tsx'), ['scripts/reckon-demo.ts'])
+)
+  // browsers wait much of their time: a third worker fills the two cores
+  jest('browser', ['e2e'], '--maxWorkers=3')
+if (failures.length > 0) console.log(`\nFailed:\n${failures.join('\n')}`)
 console.log(`\n${passed} passed, ${failed} failed`)
 process.exit(failed === 0 ? 0 : 1)

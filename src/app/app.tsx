@@ -17,6 +17,8 @@ const FilesPlace = lazy(() => import('../places/files/files-place.tsx'))
 const CardPlace = lazy(() => import('../places/card/card-place.tsx'))
 const PreferencesPlace = lazy(() => import('../places/preferences/preferences-place.tsx'))
 const AlmanacPlace = lazy(() => import('../places/almanac/almanac-place.tsx'))
+const KitPlace = lazy(() => import('../places/kit/kit-place.tsx'))
+const BuildPlace = lazy(() => import('../places/build/build-place.tsx'))
 const FirstUsePlace = lazy(() => import('../places/first-use/first-use-place.tsx'))
 
 const places = [
@@ -28,6 +30,8 @@ const places = [
   { path: 'files', element: <FilesPlace /> },
   { path: 'preferences', element: <PreferencesPlace /> },
   { path: 'almanac/:page?', element: <AlmanacPlace /> },
+  { path: 'kit', element: <KitPlace /> },
+  { path: 'build/:planId?/:step?', element: <BuildPlace /> },
   { path: 'start', element: <FirstUsePlace /> },
 ]
 // the part after # keeps every address relative: the folder works from any place and sub-path

@@ -6,6 +6,7 @@ import { later } from '#ui/later.tsx'
 import { useUndo } from '#session/writing.ts'
 
 const Palette = later(() => import('./palette.tsx'))
+const AddDialog = later(() => import('#dialogs/kit/add-dialog.tsx'))
 const ShortcutList = later(() => import('./shortcut-list.tsx'))
 
 /** Keys that work everywhere, the palette, and the list of keys. */
@@ -14,7 +15,7 @@ export function Commands() {
   const navigate = useNavigate()
   const { pathname } = useLocation()
   const { withdraw, redo } = useUndo()
-  const [open, setOpen] = useState<'palette' | 'keys' | null>(null)
+  const [open, setOpen] = useState<'palette' | 'keys' | 'add' | null>(null)
   // the shelf has its own R, with its own button
   const onShelf = pathname === (base || '/') || pathname === `${base}/`
   useHotkeys(
@@ -30,6 +31,8 @@ export function Commands() {
   useHotkeys([
     ['shift+?', () => setOpen('keys')],
     ['?', () => setOpen('keys')],
+    // the kit has its own A, with its own field
+    ['a', () => !pathname.endsWith('/kit') && setOpen('add')],
     ['r', () => !onShelf && !pathname.endsWith('/round') && void navigate(`${base}/round`)],
   ])
   return (
@@ -38,8 +41,10 @@ export function Commands() {
         <Palette
           close={() => setOpen(current => (current === 'palette' ? null : current))}
           showKeys={() => setOpen('keys')}
+          add={() => setOpen('add')}
         />
       )}
+      {open === 'add' && <AddDialog close={() => setOpen(null)} />}
       {open === 'keys' && <ShortcutList close={() => setOpen(null)} />}
     </>
   )

@@ -3,6 +3,8 @@ import type { JournalStore } from '#store/journal-store.ts'
 import { withLock } from '#store/lock.ts'
 import { readDemoDay, writeDemoDay } from '#store/demo-day.ts'
 
+const MINUTE_MS = 60_000
+
 /** Fills the demonstration's journal with the loft as of today; a new day makes it afresh. The mark is written last. */
 export const seedDemo = (store: JournalStore, maker: Maker): Promise<true> =>
   // two tabs opened at once would clear each other's half
@@ -13,7 +15,9 @@ async function seed(store: JournalStore, maker: Maker): Promise<true> {
   if ((await readDemoDay()) === day) return true
   const { boathouseLoft } = await import('#demo/loft.ts')
   await store.clear()
-  for (const act of boathouseLoft(maker.nowMs(), maker.zone)) await store.append(act)
+  // to the minute: opened twice on the same day, the loft is the same, and so is what is worked out for it
+  const nowMs = Math.floor(maker.nowMs() / MINUTE_MS) * MINUTE_MS
+  for (const act of boathouseLoft(nowMs, maker.zone)) await store.append(act)
   await writeDemoDay(day)
   return true
 }

@@ -1,6 +1,6 @@
 import { useSuspenseQuery } from '@tanstack/react-query'
-import { Suspense, useMemo, type ReactNode } from 'react'
-import { Outlet } from 'react-router'
+import { Suspense, useEffect, useMemo, type ReactNode } from 'react'
+import { NavigationType, Outlet, useLocation, useNavigationType } from 'react-router'
 import { openJournal, type JournalName } from '#store/journal-store.ts'
 import { openResults } from '#store/kept-results.ts'
 import { JournalContext, type JournalTools } from '#session/journal-context.tsx'
@@ -44,8 +44,18 @@ export function JournalRoot({ name }: { readonly name: JournalName }) {
   )
 }
 
+/** A page opened anew begins at its top; going back finds it where it was. */
+function useTopOfPage() {
+  const { pathname } = useLocation()
+  const how = useNavigationType()
+  useEffect(() => {
+    if (pathname !== '' && how !== NavigationType.Pop) window.scrollTo(0, 0)
+  }, [pathname, how])
+}
+
 /** The shell around the place; nothing reads the journal before it is there. */
 function Open() {
+  useTopOfPage()
   useOtherTabs()
   useSweep()
   return (

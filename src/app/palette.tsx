@@ -1,5 +1,10 @@
 import '@mantine/spotlight/styles.css'
-import { createSpotlight, Spotlight, type SpotlightActionData } from '@mantine/spotlight'
+import {
+  createSpotlight,
+  Spotlight,
+  type SpotlightActionData,
+  type SpotlightActionGroupData,
+} from '@mantine/spotlight'
 import { useEffect } from 'react'
 import { useNavigate } from 'react-router'
 import { ALMANAC_PAGES } from '#ui/almanac-pages.ts'
@@ -15,9 +20,11 @@ const MOST_SHOWN = 12
 export default function Palette({
   close,
   showKeys,
+  add,
 }: {
   readonly close: () => void
   readonly showKeys: () => void
+  readonly add: () => void
 }) {
   const { base } = useJournalTools()
   const { state, undo } = useJournal()
@@ -32,11 +39,13 @@ export default function Palette({
   const boxes = inShelfOrder(state)
   const actions: SpotlightActionData[] = [
     go('walk', 'Walk the shelf', '/round'),
-    ...boxes.map(box => go(`open ${box.boxId}`, box.name, `/box/${box.boxId}`)),
     ...(undo.undo ? [{ id: 'undo', label: `Undo: ${undo.undo.what}`, onClick: () => void withdraw() }] : []),
     ...(undo.redo ? [{ id: 'redo', label: `Redo: ${undo.redo.act.what}`, onClick: () => void redo() }] : []),
     go('move', 'Move or swap a spool or beads', '/?do=move'),
+    { id: 'add', label: 'Add a spool, beads, a display, a box, a scale', onClick: add },
     go('shelf', 'Shelf', '/'),
+    go('build', 'Build: plan a box', '/build'),
+    go('kit', 'Kit: everything you own', '/kit'),
     go('entries', 'Entered: everything, to put right', '/entries'),
     go('files', 'Files: save, bring together, calendar', '/files'),
     go('preferences', 'Preferences: units, light, money', '/preferences'),
@@ -45,6 +54,7 @@ export default function Palette({
       go(`almanac ${page.path}`, `Almanac: ${page.word.toLowerCase()}`, `/almanac/${page.path}`),
     ),
     { id: 'keys', label: 'Keys', onClick: showKeys },
+    ...boxes.map(box => go(`open ${box.boxId}`, box.name, `/box/${box.boxId}`)),
     ...boxes.flatMap(box => [
       go(`read ${box.boxId}`, `${box.name}: log a reading`, `/box/${box.boxId}?do=reading`),
       go(`renew ${box.boxId}`, `${box.name}: renew the beads`, `/box/${box.boxId}?do=renewing`),
@@ -64,10 +74,23 @@ export default function Palette({
       attributes={{ content: { 'aria-label': 'Everything by name' } }}
       scrollable
       limit={MOST_SHOWN}
+      filter={byWords}
       maxHeight={440}
       nothingFound="Nothing of that name."
       onSpotlightClose={close}
       searchProps={{ placeholder: 'A box, a place, or what to do', 'aria-label': 'Everything by name' }}
     />
   )
+}
+
+/** Every word of what is typed stands somewhere in the label: "box 4 renew" finds "Box 4: renew the beads". */
+function byWords(
+  query: string,
+  actions: (SpotlightActionData | SpotlightActionGroupData)[],
+): (SpotlightActionData | SpotlightActionGroupData)[] {
+  const words = query.toLowerCase().split(/\s+/).filter(Boolean)
+  return actions.filter(action => {
+    const label = 'label' in action ? (action.label ?? '').toLowerCase() : ''
+    return words.every(word => label.includes(word))
+  })
 }

@@ -3,7 +3,7 @@ import { Link, NavLink, useLocation, useNavigate } from 'react-router'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { Commands } from './commands.tsx'
 import { UpdateOffer } from './offline.tsx'
-import { BESIDE, BottomWords } from './bottom-words.tsx'
+import { BESIDE, BottomWords, PLACES } from './bottom-words.tsx'
 import { UndoButtons } from '#ui/undo-button.tsx'
 import css from './shell.module.css'
 import hand from '#ui/hand.module.css'
@@ -30,6 +30,11 @@ export function Shell({ children }: { readonly children: ReactNode }) {
           <Link to={base || '/'} aria-current={onShelf ? 'page' : undefined}>
             Shelf
           </Link>
+          {PLACES.map(({ path, word }) => (
+            <NavLink key={path} to={`${base}/${path}`}>
+              {word}
+            </NavLink>
+          ))}
         </nav>
         <div className={css.headEnd}>
           <UndoButtons />

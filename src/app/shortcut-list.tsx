@@ -1,4 +1,4 @@
-import { Modal } from '@mantine/core'
+import { Dialog } from '#ui/dialog.tsx'
 import { SHORTCUTS } from './shortcuts.ts'
 import css from './shell.module.css'
 import hand from '#ui/hand.module.css'
@@ -7,14 +7,7 @@ import hand from '#ui/hand.module.css'
 export default function ShortcutList({ close }: { readonly close: () => void }) {
   const places = [...new Set(SHORTCUTS.map(item => item.where))]
   return (
-    <Modal
-      opened
-      onClose={close}
-      title="Keys"
-      size="lg"
-      centered
-      closeButtonProps={{ 'aria-label': 'Close' }}
-    >
+    <Dialog onClose={close} title="Keys" size="lg">
       <div className={css.keyList} data-part="key-list">
         {places.map(where => (
           <section key={where}>
@@ -34,6 +27,6 @@ export default function ShortcutList({ close }: { readonly close: () => void }) 
           </section>
         ))}
       </div>
-    </Modal>
+    </Dialog>
   )
 }

@@ -2,6 +2,7 @@
 export const SHORTCUTS = [
   { where: 'Anywhere', keys: 'Ctrl K, ⌘ K', does: 'everything by name' },
   { where: 'Anywhere', keys: '?', does: 'this list' },
+  { where: 'Anywhere', keys: 'A', does: 'add a spool, beads, anything you own' },
   { where: 'Anywhere', keys: 'R', does: 'walk the shelf' },
   { where: 'Anywhere', keys: 'Ctrl Z, ⌘ Z', does: 'undo' },
   { where: 'Anywhere', keys: 'Ctrl Shift Z, ⌘ Shift Z', does: 'redo' },

@@ -1,5 +1,6 @@
 import { Fragment, type ReactNode } from 'react'
 import { CONTAINERS, type ContainerKind } from '#core/container/container.ts'
+import { sideBySide, SPOOL_GAP_MM, STANCE } from './stance.ts'
 import { SpoolEdge, SpoolFace, SpoolFlat, type DrawnSpool } from './spool-drawing.tsx'
 import { Vessel, type HoldPart, type VesselFill } from './vessel.tsx'
 import pen from './pen.module.css'
@@ -27,17 +28,6 @@ interface Props {
 type Hold<Thing> = (thing: Thing, drawing: ReactNode) => ReactNode
 const asDrawn = (_: DrawnSpool, drawing: ReactNode): ReactNode => drawing
 
-/** How spools stand in each kind. */
-const STANCE: Record<ContainerKind, 'edge' | 'face' | 'flat'> = {
-  jar: 'edge',
-  'clip-square': 'face',
-  'clip-long': 'edge',
-  tote: 'edge',
-  pail: 'flat',
-  bag: 'face',
-  printed: 'face',
-}
-const SPOOL_GAP_MM = 5
 /** A vessel is at most this high on the shelf; larger drawings let it grow. */
 const MOST_VESSEL_PX = 27
 const SHELF_SCALE = 0.46
@@ -89,6 +79,8 @@ export function BoxDrawing({
         scale={scale}
         centre={centre}
         floor={floor}
+        roomAcross={width - 2 * inset - 6}
+        roomUp={floor - top - 4}
         hold={holdSpool}
       />
       {vessel && (
@@ -256,6 +248,8 @@ function Spools({
   scale,
   centre,
   floor,
+  roomAcross,
+  roomUp,
   hold,
 }: {
   readonly kind: ContainerKind
@@ -263,48 +257,61 @@ function Spools({
   readonly scale: number
   readonly centre: number
   readonly floor: number
+  readonly roomAcross: number
+  readonly roomUp: number
   readonly hold: Hold<DrawnSpool>
 }) {
   const gap = SPOOL_GAP_MM * scale
   if (STANCE[kind] === 'flat') {
-    let y = floor
-    return spools.map(spool => {
-      const drawn = (
-        <SpoolFlat
-          key={spool.name}
-          spool={spool}
-          scale={scale}
-          x={centre - (spool.rimDiameterMm * scale) / 2}
-          y={y}
-        />
-      )
-      y -= spool.widthMm * scale + gap
-      return <Fragment key={spool.name}>{hold(spool, drawn)}</Fragment>
-    })
+    const heights = spools.map(spool => spool.widthMm * scale)
+    const total = heights.reduce((sum, height) => sum + height + gap, -gap)
+    const used = Math.min(total, Math.max(roomUp, heights[0] ?? 0))
+    const tops = sideBySide(heights, floor - used / 2, gap, used)
+    return spools.map((spool, i) => (
+      <Fragment key={`${spool.name} ${i}`}>
+        {hold(
+          spool,
+          <SpoolFlat
+            spool={spool}
+            scale={scale}
+            x={centre - (spool.rimDiameterMm * scale) / 2}
+            y={2 * floor - used - tops[i]!}
+          />,
+        )}
+      </Fragment>
+    ))
   }
   if (STANCE[kind] === 'face') {
     // one behind the other: the front one shows, the next peeps out
     return [...spools]
       .reverse()
       .map((spool, i) => (
-        <Fragment key={spool.name}>
+        <Fragment key={`${spool.name} ${i}`}>
           {hold(
             spool,
             <SpoolFace
               spool={spool}
               scale={scale}
-              x={centre - (spool.rimDiameterMm * scale) / 2 - (spools.length - 1 - i) * 5}
+              x={
+                centre -
+                (spool.rimDiameterMm * scale) / 2 -
+                (spools.length - 1 - i) * Math.min(5, 15 / spools.length)
+              }
               y={floor}
             />,
           )}
         </Fragment>
       ))
   }
-  const total = spools.reduce((sum, spool) => sum + spool.widthMm * scale, 0) + gap * (spools.length - 1)
-  let x = centre - total / 2
-  return spools.map(spool => {
-    const drawn = <SpoolEdge key={spool.name} spool={spool} scale={scale} x={x} y={floor} />
-    x += spool.widthMm * scale + gap
-    return <Fragment key={spool.name}>{hold(spool, drawn)}</Fragment>
-  })
+  const lefts = sideBySide(
+    spools.map(spool => spool.widthMm * scale),
+    centre,
+    gap,
+    roomAcross,
+  )
+  return spools.map((spool, i) => (
+    <Fragment key={`${spool.name} ${i}`}>
+      {hold(spool, <SpoolEdge spool={spool} scale={scale} x={lefts[i]!} y={floor} />)}
+    </Fragment>
+  ))
 }

@@ -9,10 +9,14 @@ export const FILAMENT_HUES: Readonly<Record<string, { name: string; paper: strin
   slate: { name: 'slate', paper: '#5A6473', night: '#9DABBF' },
   ink: { name: 'black', paper: '#4A463F', night: '#8E887C' },
   rose: { name: 'rose', paper: '#BB5468', night: '#E893A2' },
+  sky: { name: 'blue', paper: '#3F6EA8', night: '#86AEDD' },
+  plum: { name: 'purple', paper: '#6E4A8E', night: '#B493D3' },
+  umber: { name: 'brown', paper: '#7A5433', night: '#C09A74' },
+  chalk: { name: 'white', paper: '#989488', night: '#E6E1D4' },
   mist: { name: 'mist', paper: '#7A8A90', night: '#B9C8CE' },
 }
 /** Colours given in turn to spools nobody has named yet. */
-export const HUE_ORDER = Object.keys(FILAMENT_HUES)
+export const HUE_ORDER = ['ochre', 'teal', 'bone', 'ember', 'moss', 'berry', 'slate', 'ink', 'rose', 'mist']
 
 export const hueOf = (colour: string, dark: boolean): string => {
   const hue = FILAMENT_HUES[colour] ?? FILAMENT_HUES['slate']!

@@ -1,5 +1,6 @@
 import { expect, test } from '@jest/globals'
-import { layOutShelf, nextPlace, SLIP, type ShelfBox } from './shelf-layout.ts'
+import { nextPlace } from '#session/kit/next-place.ts'
+import { layOutShelf, SLIP, type ShelfBox } from './shelf-layout.ts'
 
 const box = (id: string, board: number, leftMm: number, widthMm = 400): ShelfBox => ({
   id,

@@ -94,15 +94,3 @@ function placeSlips(row: readonly ShelfBox[], shiftMm: number, scale: number, wi
   }
   return placed
 }
-
-/** Where a new box goes: after the last on the lowest board, or on a new board below when that is full. */
-export function nextPlace(boxes: readonly ShelfBox[], widthMm: number): { board: number; leftMm: number } {
-  const FULL_MM = 2368
-  if (boxes.length === 0) return { board: 0, leftMm: BOARD_END_MM }
-  const board = Math.max(...boxes.map(box => box.board))
-  const endMm = Math.max(...boxes.filter(box => box.board === board).map(box => box.leftMm + box.widthMm))
-  const leftMm = Math.round(endMm + 120)
-  return leftMm + widthMm + BOARD_END_MM <= FULL_MM
-    ? { board, leftMm }
-    : { board: board + 1, leftMm: BOARD_END_MM }
-}

@@ -1,4 +1,5 @@
-import { windingRadiusMm, USUAL_SPOOL } from '#core/filament/winding.ts'
+import { spoolSizeOf } from '#core/filament/spool-class.ts'
+import { windingRadiusMm } from '#core/filament/winding.ts'
 import type { MaterialId } from '#core/filament/material.ts'
 import { hatchId } from './hatch.tsx'
 import pen from './pen.module.css'
@@ -13,15 +14,7 @@ export interface DrawnSpool {
 }
 
 const FLANGE_MM = 4.5
-const radiusMm = (spool: DrawnSpool): number =>
-  windingRadiusMm(
-    {
-      ...USUAL_SPOOL,
-      rimDiameterMm: spool.rimDiameterMm,
-      fullFilamentG: Math.max(USUAL_SPOOL.fullFilamentG, spool.filamentG),
-    },
-    spool.filamentG,
-  )
+const radiusMm = (spool: DrawnSpool): number => windingRadiusMm(spoolSizeOf(spool), spool.filamentG)
 
 interface Props {
   readonly spool: DrawnSpool

@@ -3,13 +3,13 @@ import { CONTAINERS, insideVolumeL } from '#core/container/container.ts'
 import { LIDS } from '#core/container/lid.ts'
 import { wallAreaM2, wallConductanceLPerH, wallLaw } from '#core/container/wall.ts'
 import type { BoxFacts, ChargeFacts, SpoolFacts } from '#core/evidence/facts.ts'
-import { USUAL_SPOOL } from '#core/filament/winding.ts'
+import { spoolSizeOf } from '#core/filament/spool-class.ts'
 import type { BoxView } from './box-view.ts'
 import { freshnessRange, type Freshness } from '#core/evidence/freshness.ts'
 import type { Room } from '#records/kinds/room.ts'
 import { wetnessTold, type RoomAir, type Wetness } from '#core/evidence/wetness.ts'
 import { scaleSigmaG, weighedWaterG } from '#core/evidence/weighing.ts'
-import type { ChargeRecord, SpoolRecord, State } from './state.ts'
+import type { BoxRecord, ChargeRecord, SpoolRecord, State } from './state.ts'
 import { colourFacts, cyclesOf, heatingFacts } from './charge-facts.ts'
 import { readingsOf } from './readings-of.ts'
 import { profileOf, roomAirAt } from './room-air.ts'
@@ -29,7 +29,8 @@ export function boxFacts(state: State, view: BoxView, nowMs: number): BoxFacts |
   if (!room) return null
   const container = CONTAINERS[box.container]
   const size = { widthMm: box.widthMm, depthMm: box.depthMm, heightMm: box.heightMm }
-  const lid = LIDS[box.lid]
+  const lid = LIDS[(box.lids.findLast(one => one.fromMs <= nowMs) ?? box).lid]
+  const wall = box.wall ?? container.wall
   const startsMs = Math.max(Math.min(box.madeMs, nowMs), nowMs - WINDOW_MS)
   const startAir = roomAirAt(state, room, startsMs)
   const charges = [...state.charges.values()]
@@ -56,13 +57,14 @@ export function boxFacts(state: State, view: BoxView, nowMs: number): BoxFacts |
     insideL: insideVolumeL(container.section, size, container.baseShare),
     wall: {
       conductanceLPerH: wallConductanceLPerH(
-        container.wall,
+        wall,
         wallAreaM2(size, container.baseShare),
-        container.wallThicknessMm,
+        box.wallThicknessMm ?? container.wallThicknessMm,
       ),
-      law: wallLaw(container.wall),
+      law: wallLaw(wall),
     },
     leak: { lowLPerH: lid.lowLPerH, highLPerH: lid.highLPerH, name: lid.name, knowledge: box.lidKnown },
+    ...leaksBefore(box, startsMs, nowMs),
     openingsPerMonth: box.openingsPerMonth,
     openings: box.openings
       .filter(opening => opening.atMs <= nowMs && opening.atMs >= startsMs)
@@ -81,6 +83,18 @@ export function boxFacts(state: State, view: BoxView, nowMs: number): BoxFacts |
       })),
     targetRhPercent: view.target?.rhPercent ?? null,
   }
+}
+
+/** Lids it had within the time looked at, before the one it has now. */
+function leaksBefore({ lids }: BoxRecord, startsMs: number, nowMs: number): Pick<BoxFacts, 'leaksBefore'> {
+  const before = lids.slice(0, -1).flatMap(({ lid }, i) => {
+    const untilMs = lids[i + 1]!.fromMs
+    const { lowLPerH, highLPerH } = LIDS[lid]
+    return untilMs > startsMs && untilMs <= nowMs
+      ? [{ lowLPerH, highLPerH, untilS: secondsFromMs(untilMs) }]
+      : []
+  })
+  return before.length === 0 ? {} : { leaksBefore: before }
 }
 
 /** One stay of a charge in a box. What it brought from before is only as well known as its last heating. */
@@ -159,12 +173,8 @@ function spoolFacts(
       filamentG: spool.filamentG,
       emptyG: spool.emptyG,
       cardboardG: spool.cardboardG,
-      size: {
-        ...USUAL_SPOOL,
-        rimDiameterMm: spool.rimDiameterMm,
-        widthMm: spool.widthMm,
-        fullFilamentG: Math.max(USUAL_SPOOL.fullFilamentG, spool.filamentG),
-      },
+      ...(spool.strandMm ? { strandMm: spool.strandMm } : {}),
+      size: spoolSizeOf(spool),
       wetness: {
         told: wetnessTold(wetness, cutOff ? startAir : toldAir),
         group: `${wetness}${inMs === startsMs ? '' : ', later'}`,

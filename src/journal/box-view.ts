@@ -4,6 +4,7 @@ import { settlesAtS, USUAL_HYGROMETER, type Hygrometer } from '#core/reading/hyg
 import { knowledgeWord, type KnowledgeWord } from '#core/verdict/knowledge.ts'
 import { readingWord, type ReadingWord } from '#core/verdict/reading.ts'
 import type { BoxRecord, ChargeRecord, ReadingRecord, SpoolRecord, State } from './state.ts'
+import { instrumentFor } from './instruments.ts'
 import { readingsOf } from './readings-of.ts'
 import { isDuring, stayIn } from './stays.ts'
 
@@ -28,13 +29,19 @@ export interface BoxView {
   readonly box: BoxRecord
   readonly spools: readonly SpoolRecord[]
   readonly charges: readonly ChargeRecord[]
+  /** Every charge that ever was inside, those that came out and those retired too. */
+  readonly everCharges: readonly ChargeRecord[]
   readonly target: Target | null
   readonly hygrometer: Hygrometer
   readonly readings: readonly JudgedReading[]
   readonly last: JudgedReading | null
   readonly previous: JudgedReading | null
+  /** Its display could not be read, and nothing was read since. */
+  readonly unread: BoxRecord['unread']
   readonly overSinceMs: number | null
   readonly hasWeighing: boolean
+  /** When beads were last heated, swapped or put in, where that was after the last reading. */
+  readonly renewedMs: number | null
   readonly known: KnowledgeWord
   /** The catalogue as this journal has it. */
   readonly materials: State['materials']
@@ -91,8 +98,11 @@ export function boxView(state: State, boxId: string, nowMs: number): BoxView | n
     readings,
     last,
     previous: readings.at(-2) ?? null,
+    unread: box.unread && box.unread.atMs > (last?.atMs ?? -Infinity) ? box.unread : null,
     overSinceMs: beganOver(readings),
-    hasWeighing: charges.some(charge => charge.weighings.length > 0),
+    renewedMs: renewedSince(last, times.chargedMs, nowMs),
+    everCharges: [...state.charges.values()].filter(charge => stayIn(charge.stays, boxId).length > 0),
+    hasWeighing: charges.some(charge => standingWeighing(charge) !== null),
     materials: state.materials,
     known: knowledgeWord(last && secondsFromMs(last.atMs), secondsFromMs(nowMs)),
   }
@@ -106,12 +116,6 @@ function strictest(spools: readonly SpoolRecord[], materials: State['materials']
   return first ? { rhPercent: first.rhPercent, spool: first.spool, all } : null
 }
 
-/** The instrument that stays in the box, else one that is carried round, else the usual kind. */
-export function instrumentFor(state: State, boxId: string) {
-  const all = [...state.instruments.values()]
-  return all.find(item => item.boxId === boxId) ?? all.find(item => item.boxId === null) ?? null
-}
-
 function hygrometerOf(state: State, boxId: string): Hygrometer {
   const instrument = instrumentFor(state, boxId)
   return instrument
@@ -123,7 +127,6 @@ function hygrometerOf(state: State, boxId: string): Hygrometer {
     : USUAL_HYGROMETER
 }
 
-/** When the box was opened, by word or by what came and went, and when a charge came in or back. */
 /** Openings and changes of charge, in order of time. */
 function disturbances(state: State, box: BoxRecord): { openedMs: number[]; chargedMs: number[] } {
   const openedMs = box.openings.map(opening => opening.atMs)
@@ -140,6 +143,24 @@ function disturbances(state: State, box: BoxRecord): { openedMs: number[]; charg
     }
   const inOrder = (times: number[]) => times.sort((a, b) => a - b)
   return { openedMs: inOrder(openedMs), chargedMs: inOrder(chargedMs) }
+}
+
+/** The last weighing that still says what is in the charge: a heat since, or a stay elsewhere, has made it old. */
+export function standingWeighing(charge: ChargeRecord): ChargeRecord['weighings'][number] | null {
+  const last = charge.weighings.at(-1)
+  if (!last) return null
+  const heatedMs = charge.heatings.at(-1)?.atMs ?? -Infinity
+  return last.atMs < heatedMs ? null : last
+}
+
+/** The last renewal, where nothing was read since; a box nobody read was set up, not renewed. */
+function renewedSince(
+  last: JudgedReading | null,
+  chargedMs: readonly number[],
+  nowMs: number,
+): number | null {
+  const renewedMs = chargedMs.findLast(atMs => atMs <= nowMs)
+  return last === null || renewedMs === undefined || renewedMs <= last.atMs ? null : renewedMs
 }
 
 /** The first of the readings' present run above the target; unsettled ones neither begin nor end it. */

@@ -1,17 +1,27 @@
 import type { MaterialId } from '#core/filament/material.ts'
 import type { MaterialValue } from '#records/kinds/value.ts'
 import type { Contradicting } from './contradicting.ts'
-import type { Instrument } from '#records/kinds/instrument.ts'
-import type { Room } from '#records/kinds/room.ts'
-import type { BoxRecord, ChargeRecord, Contradicted, ReadingRecord, SpoolRecord } from './state.ts'
+import type {
+  BoxRecord,
+  ChargeRecord,
+  Contradicted,
+  InstrumentRecord,
+  PlanRecord,
+  ReadingRecord,
+  RoomRecord,
+  ScaleRecord,
+  SpoolRecord,
+} from './state.ts'
 
 /** The state while it is being folded. */
 export interface Building {
-  rooms: Map<string, Room>
+  rooms: Map<string, RoomRecord>
   boxes: Map<string, BoxRecord>
   charges: Map<string, ChargeRecord>
   spools: Map<string, SpoolRecord>
-  instruments: Map<string, Instrument>
+  instruments: Map<string, InstrumentRecord>
+  scales: Map<string, ScaleRecord>
+  plans: Map<string, PlanRecord>
   readings: ReadingRecord[]
   overrides: Map<MaterialId, Partial<Record<MaterialValue, number>>>
   contradictions: Contradicted[]

@@ -2,13 +2,15 @@ import type { Problem } from './building.ts'
 import type { Placed } from './in-force.ts'
 import type { Repair } from './state.ts'
 
-type Kind = 'room' | 'box' | 'charge' | 'spool' | 'hygrometer'
+type Kind = 'room' | 'box' | 'charge' | 'spool' | 'hygrometer' | 'scale' | 'plan'
 const MAKERS: Readonly<Record<string, [Kind, string]>> = {
   'room.made': ['room', 'roomId'],
   'box.made': ['box', 'boxId'],
   'charge.made': ['charge', 'chargeId'],
   'spool.made': ['spool', 'spoolId'],
   'instrument.made': ['hygrometer', 'instrumentId'],
+  'scale.made': ['scale', 'scaleId'],
+  'plan.made': ['plan', 'planId'],
 }
 const WORD: Readonly<Record<Kind, string>> = {
   room: 'room',
@@ -16,6 +18,8 @@ const WORD: Readonly<Record<Kind, string>> = {
   charge: 'charge of beads',
   spool: 'spool',
   hygrometer: 'hygrometer',
+  scale: 'scale',
+  plan: 'plan',
 }
 const A_MINUTE_MS = 60_000
 
@@ -97,6 +101,15 @@ export class Contradicting {
         },
         withdraw(placed, 'This swap did not happen'),
       ],
+    }
+  }
+
+  /** A box or a room is said to be gone, and something is still in it. */
+  stillFull(id: string, placed: Placed): Problem {
+    return {
+      otherId: this.#last.get(id)?.entry.id ?? null,
+      reason: 'It was put away for good while something was still in it.',
+      repairs: [withdraw(placed, 'It is still there')],
     }
   }
 

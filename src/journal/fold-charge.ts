@@ -1,5 +1,6 @@
 import type { Building, Problem } from './building.ts'
 import type { Entry } from '#records/entry.ts'
+import { noWayInto } from './fold-box.ts'
 import { endStay } from './stays.ts'
 import type { Placed } from './in-force.ts'
 import type { ChargeRecord } from './state.ts'
@@ -11,10 +12,11 @@ const LIGHTER_THAN_DRY = 0.9
 
 /** Entries about a charge of beads. */
 export function chargeEntries(state: Building, placed: Placed, entry: ChargeEntry): Problem | null {
-  const { says, charges, boxes } = state
+  const { says, charges } = state
   if (entry.kind === 'charge.made') {
     const { boxId, chargeId } = entry.payload
-    if (boxId !== null && !boxes.has(boxId)) return says.unknown('box', boxId, placed)
+    const noWay = boxId === null ? null : noWayInto(state, boxId, placed)
+    if (noWay) return noWay
     if (charges.has(chargeId)) return says.twice('charge', chargeId, placed)
     charges.set(chargeId, {
       ...entry.payload,
@@ -84,7 +86,8 @@ function onCharge(
 
 function move(state: Building, chargeId: string, boxId: string | null, placed: Placed): Problem | null {
   const charge = state.charges.get(chargeId)!
-  if (boxId !== null && !state.boxes.has(boxId)) return state.says.unknown('box', boxId, placed)
+  const noWay = boxId === null ? null : noWayInto(state, boxId, placed)
+  if (noWay) return noWay
   endStay(charge.stays, placed.atMs)
   if (boxId !== null) charge.stays.push({ boxId, fromMs: placed.atMs, untilMs: null })
   state.charges.set(chargeId, { ...charge, boxId })

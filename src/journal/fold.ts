@@ -1,4 +1,5 @@
 import type { Act } from '#records/act.ts'
+import { boxEntries, noWayInto, retireRoom } from './fold-box.ts'
 import { chargeEntries } from './fold-charge.ts'
 import { Contradicting } from './contradicting.ts'
 import { inForce, type Placed } from './in-force.ts'
@@ -21,6 +22,8 @@ export function foldPlaced(placed: readonly Placed[]): State {
     charges: new Map(),
     spools: new Map(),
     instruments: new Map(),
+    scales: new Map(),
+    plans: new Map(),
     readings: [],
     overrides: new Map(),
     contradictions: [],
@@ -40,7 +43,14 @@ function apply(state: Building, placed: Placed): Problem | null {
   const { says } = state
   switch (entry.kind) {
     case 'room.made':
-      return make(state, state.rooms, 'room', entry.payload.roomId, entry.payload, placed)
+      return make(
+        state,
+        state.rooms,
+        'room',
+        entry.payload.roomId,
+        { ...entry.payload, retiredMs: null },
+        placed,
+      )
     case 'room.changed':
       return change(state, state.rooms, 'room', entry.payload.roomId, entry.payload, placed)
     case 'box.made':
@@ -50,12 +60,50 @@ function apply(state: Building, placed: Placed): Problem | null {
         state.boxes,
         'box',
         entry.payload.boxId,
-        { ...entry.payload, madeMs: atMs, openings: [] },
+        {
+          ...entry.payload,
+          madeMs: atMs,
+          openings: [],
+          lids: [{ fromMs: atMs, lid: entry.payload.lid, lidKnown: entry.payload.lidKnown }],
+          retiredMs: null,
+          unread: null,
+        },
         placed,
       )
-    case 'box.changed':
     case 'box.moved':
       return change(state, state.boxes, 'box', entry.payload.boxId, entry.payload, placed)
+    case 'box.changed':
+    case 'box.sealed':
+    case 'box.unread':
+    case 'box.retired':
+      return boxEntries(state, placed, entry)
+    case 'room.retired':
+      return retireRoom(state, placed, entry.payload.roomId)
+    case 'instrument.retired':
+      return change(
+        state,
+        state.instruments,
+        'hygrometer',
+        entry.payload.instrumentId,
+        { boxId: null, retiredMs: atMs },
+        placed,
+      )
+    case 'scale.made': {
+      const made = { ...entry.payload, retiredMs: null }
+      return make(state, state.scales, 'scale', made.scaleId, made, placed)
+    }
+    case 'scale.changed':
+      return change(state, state.scales, 'scale', entry.payload.scaleId, entry.payload, placed)
+    case 'scale.retired':
+      return change(state, state.scales, 'scale', entry.payload.scaleId, { retiredMs: atMs }, placed)
+    case 'plan.made': {
+      const made = { ...entry.payload, madeMs: atMs, retiredMs: null }
+      return make(state, state.plans, 'plan', made.planId, made, placed)
+    }
+    case 'plan.changed':
+      return change(state, state.plans, 'plan', entry.payload.planId, entry.payload, placed)
+    case 'plan.retired':
+      return change(state, state.plans, 'plan', entry.payload.planId, { retiredMs: atMs }, placed)
     case 'box.opened': {
       const box = state.boxes.get(entry.payload.boxId)
       if (!box) return says.unknown('box', entry.payload.boxId, placed)
@@ -73,7 +121,8 @@ function apply(state: Building, placed: Placed): Problem | null {
       return chargeEntries(state, placed, entry)
     case 'spool.made': {
       const { where } = entry.payload
-      if (where.at === 'box' && !state.boxes.has(where.boxId)) return says.unknown('box', where.boxId, placed)
+      const noWay = where.at === 'box' ? noWayInto(state, where.boxId, placed) : null
+      if (noWay) return noWay
       const stays: Stay[] = where.at === 'box' ? [{ boxId: where.boxId, fromMs: atMs, untilMs: null }] : []
       const whereabouts = [{ where, fromMs: atMs, untilMs: null }]
       const made = { ...entry.payload, madeMs: atMs, stays, whereabouts }
@@ -84,7 +133,14 @@ function apply(state: Building, placed: Placed): Problem | null {
     case 'spool.moved':
       return moveSpool(state, placed, entry.payload)
     case 'instrument.made':
-      return make(state, state.instruments, 'hygrometer', entry.payload.instrumentId, entry.payload, placed)
+      return make(
+        state,
+        state.instruments,
+        'hygrometer',
+        entry.payload.instrumentId,
+        { ...entry.payload, madeMs: atMs, retiredMs: null },
+        placed,
+      )
     case 'instrument.changed':
     case 'instrument.moved':
       return change(state, state.instruments, 'hygrometer', entry.payload.instrumentId, entry.payload, placed)
@@ -114,8 +170,8 @@ function moveSpool(
 ): Problem | null {
   const spool = state.spools.get(spoolId)
   if (!spool) return state.says.unknown('spool', spoolId, placed)
-  if (where.at === 'box' && !state.boxes.has(where.boxId))
-    return state.says.unknown('box', where.boxId, placed)
+  const noWay = where.at === 'box' ? noWayInto(state, where.boxId, placed) : null
+  if (noWay) return noWay
   if (spool.where.at === 'used up') return state.says.ended('This spool was used up before.', spoolId, placed)
   endStay(spool.stays, placed.atMs)
   endStay(spool.whereabouts, placed.atMs)

@@ -6,7 +6,10 @@ import { boxView } from './box-view.ts'
 import { ENTRY_KINDS, newestVersion, readEntry, UPGRADERS, type EntryKind } from '#records/entry.ts'
 import { VERSION_1 } from '#testing/fixtures/version-1.ts'
 import { VERSION_2 } from '#testing/fixtures/version-2.ts'
+import { VERSION_3 } from '#testing/fixtures/version-3.ts'
 import { fold } from './fold.ts'
+import { instrumentFor } from './instruments.ts'
+import { inShelfOrder } from './shelf-order.ts'
 
 const HOUR = 3_600_000
 const DAY = 24 * HOUR
@@ -36,7 +39,7 @@ const shelf = [
 ]
 
 describe('entries', () => {
-  const FROZEN: Readonly<Record<string, Record<string, unknown>>>[] = [VERSION_1, VERSION_2]
+  const FROZEN: Readonly<Record<string, Record<string, unknown>>>[] = [VERSION_1, VERSION_2, VERSION_3]
   const asEntry = (kind: string, version: number, payload: Record<string, unknown>) => ({
     id: 'e',
     kind,
@@ -76,6 +79,13 @@ describe('entries', () => {
   )
   /** What each step of each kind does to its frozen payload. A step without a line here fails. */
   const STEPS: Readonly<Record<string, Record<string, unknown>>> = {
+    'box.made 1': {},
+    'box.changed 1': {},
+    'charge.made 2': {},
+    'charge.changed 2': {},
+    'charge.heated 2': {},
+    'spool.made 2': {},
+    'spool.changed 1': {},
     'charge.made 1': { indicator: 'unknown' },
     'charge.changed 1': {},
     'charge.heated 1': { oven: 'unknown', roomId: null },
@@ -185,7 +195,9 @@ describe('fold', () => {
             state.boxes.size +
             state.charges.size +
             state.spools.size +
-            state.instruments.size
+            state.instruments.size +
+            state.scales.size +
+            state.plans.size
           // every entry that makes a thing or a reading has made it, or stands among the contradictions: none is lost
           const makes = acts.flatMap(act => act.entries).filter(({ kind }) => /\.(made|taken)$/.test(kind))
           const refused = new Set(state.contradictions.map(({ entryId }) => entryId))
@@ -291,4 +303,95 @@ test('own values of a material: the last one holds, null gives the catalogue bac
   expect(fold([...acts, write(null, 3)]).materials.PLA.targetRhPercent).toBe(25)
   const bad = { ...acts[0]!.entries[0]!, payload: { material: 'PLA', field: 'targetRhPercent', value: 95 } }
   expect(readEntry(bad)).toMatchObject({ ok: false })
+})
+
+describe('what Kit enters', () => {
+  const act = (drafts: readonly Draft[]) => makeAct(maker(), 'kit', drafts)
+  const at = (days: number) => START + days * DAY
+
+  test('a mended lid leaks anew from its day on; what leaked before leaked as it did', () => {
+    const state = fold([act([...shelf, draft('box.sealed', { lid: 'clips', lidKnown: 'measured' }, at(10))])])
+    const view = boxView(state, 'b1', at(20))!
+    const facts = boxFacts(state, view, at(20))!
+    expect(facts.leak.name).toBe('clips and rubber')
+    expect(facts.leaksBefore).toHaveLength(1)
+    expect(facts.leaksBefore![0]!.untilS).toBe(at(10) / 1000)
+    // a lid told afterwards is the new one's
+    const told = fold([
+      act([
+        ...shelf,
+        draft('box.sealed', { lid: 'clips' }, at(10)),
+        draft('box.changed', { lid: 'clips-port' }, at(12)),
+      ]),
+    ])
+    expect(told.boxes.get('b1')!.lids.map(({ lid }) => lid)).toEqual([
+      VERSION_1['box.made']!['lid'],
+      'clips-port',
+    ])
+  })
+
+  test('a box with something in it can’t go; emptied it can, and stands on no shelf', () => {
+    const full = fold([act([...shelf, draft('box.retired', {}, at(3))])])
+    expect(full.contradictions).toHaveLength(1)
+    expect(full.contradictions[0]!.reason).toMatch(/still in it/)
+    const empty = fold([
+      act([
+        ...shelf,
+        draft('charge.moved', { boxId: null }, at(2)),
+        draft('spool.moved', { where: { at: 'open' } }, at(2)),
+        draft('box.retired', {}, at(3)),
+      ]),
+    ])
+    expect(empty.contradictions).toEqual([])
+    expect(inShelfOrder(empty)).toEqual([])
+    expect(empty.boxes.get('b1')!.retiredMs).toBe(at(3))
+  })
+
+  test('nothing goes into a box that is gone; either of the two can be put right', () => {
+    const gone = [
+      draft('charge.moved', { boxId: null }, at(2)),
+      draft('spool.moved', { where: { at: 'open' } }, at(2)),
+      draft('box.retired', {}, at(3)),
+    ]
+    const state = fold([
+      act([
+        ...shelf,
+        ...gone,
+        draft('spool.moved', { where: { at: 'box', boxId: 'b1' } }, at(4)),
+        draft('charge.moved', { boxId: 'b1' }, at(4)),
+      ]),
+    ])
+    expect(state.contradictions.map(({ reason }) => reason)).toEqual([
+      'This box had been put away for good before.',
+      'This box had been put away for good before.',
+    ])
+    expect(state.contradictions[0]!.repairs).toHaveLength(2)
+    expect(state.spools.get('s1')!.where).toEqual({ at: 'open' })
+    expect(state.charges.get('c1')!.boxId).toBeNull()
+  })
+
+  test('a display put away reads nothing any more; a room with a box in it stays', () => {
+    const state = fold([
+      act([
+        ...shelf,
+        draft('instrument.moved', { boxId: 'b1' }, at(1)),
+        draft('instrument.retired', {}, at(2)),
+        draft('room.retired', {}, at(2)),
+      ]),
+    ])
+    expect(instrumentFor(state, 'b1')).toBeNull()
+    expect(state.rooms.get('r1')!.retiredMs).toBeNull()
+    expect(state.contradictions).toHaveLength(1)
+  })
+
+  test('walls of another stuff let in what they let in', () => {
+    const wallOf = (change: object) => {
+      const state = fold([act([...shelf, draft('box.changed', change, at(1))])])
+      return boxFacts(state, boxView(state, 'b1', at(2))!, at(2))!.wall.conductanceLPerH
+    }
+    expect(
+      wallOf({ wall: 'PC', wallThicknessMm: 2 }) / wallOf({ wall: 'PC', wallThicknessMm: 4 }),
+    ).toBeCloseTo(2, 9)
+    expect(wallOf({ wall: null })).toBe(wallOf({}))
+  })
 })

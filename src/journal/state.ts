@@ -5,8 +5,11 @@ import type { Charge, Oven } from '#records/kinds/charge.ts'
 import type { BeadColour } from '#core/evidence/colour.ts'
 import type { Box } from '#records/kinds/box.ts'
 import type { Instrument } from '#records/kinds/instrument.ts'
+import type { Unread } from '#records/picklists.ts'
+import type { Plan } from '#records/kinds/plan.ts'
 import type { ReadingPayload } from '#records/kinds/reading.ts'
 import type { Room } from '#records/kinds/room.ts'
+import type { Scale } from '#records/kinds/scale.ts'
 import type { Spool, Whereabouts } from '#records/kinds/spool.ts'
 
 /** A time something stood in a place: from, and until it left. */
@@ -30,8 +33,30 @@ export interface ReadingRecord extends ReadingPayload {
 }
 export interface BoxRecord extends Box {
   readonly madeMs: number
+  /** Every lid it had, the earliest first; the last is the one it has. */
+  readonly lids: readonly {
+    readonly fromMs: number
+    readonly lid: Box['lid']
+    readonly lidKnown: Box['lidKnown']
+  }[]
+  readonly retiredMs: number | null
+  /** When its display last could not be read, and why. */
+  readonly unread: { readonly atMs: number; readonly why: Unread } | null
   readonly openings: { readonly atMs: number; readonly openSeconds: number }[]
 }
+/** What was thrown or given away stays, for the readings that name it. */
+interface Retirable {
+  readonly retiredMs: number | null
+}
+export interface RoomRecord extends Room, Retirable {}
+export interface InstrumentRecord extends Instrument, Retirable {
+  readonly madeMs: number
+}
+/** A box that is being planned; retired once it is built, or given up. */
+export interface PlanRecord extends Plan, Retirable {
+  readonly madeMs: number
+}
+export interface ScaleRecord extends Scale, Retirable {}
 export interface ChargeRecord extends Charge {
   readonly madeMs: number
   readonly stays: Stay[]
@@ -78,11 +103,13 @@ export interface Contradicted {
 
 /** All that the journal says, folded. */
 export interface State {
-  readonly rooms: ReadonlyMap<string, Room>
+  readonly rooms: ReadonlyMap<string, RoomRecord>
   readonly boxes: ReadonlyMap<string, BoxRecord>
   readonly charges: ReadonlyMap<string, ChargeRecord>
   readonly spools: ReadonlyMap<string, SpoolRecord>
-  readonly instruments: ReadonlyMap<string, Instrument>
+  readonly instruments: ReadonlyMap<string, InstrumentRecord>
+  readonly scales: ReadonlyMap<string, ScaleRecord>
+  readonly plans: ReadonlyMap<string, PlanRecord>
   /** In order of time. */
   readonly readings: readonly ReadingRecord[]
   /** What a person knows better than the catalogue, and the catalogue with it. */

@@ -1,10 +1,12 @@
 import * as v from 'valibot'
 import { idField, instantField } from './fields.ts'
-import { boxKinds } from './kinds/box.ts'
+import { boxKinds, boxUpgraders } from './kinds/box.ts'
 import { chargeKinds, chargeUpgraders } from './kinds/charge.ts'
 import { instrumentKinds } from './kinds/instrument.ts'
+import { planKinds } from './kinds/plan.ts'
 import { readingKinds } from './kinds/reading.ts'
 import { roomKinds } from './kinds/room.ts'
+import { scaleKinds } from './kinds/scale.ts'
 import { spoolKinds, spoolUpgraders } from './kinds/spool.ts'
 import { valueKinds } from './kinds/value.ts'
 
@@ -16,6 +18,8 @@ export const ENTRY_KINDS = {
   ...spoolKinds,
   ...instrumentKinds,
   ...readingKinds,
+  ...scaleKinds,
+  ...planKinds,
   ...valueKinds,
 } as const
 export type EntryKind = keyof typeof ENTRY_KINDS
@@ -55,7 +59,7 @@ const envelope = v.strictObject({
  */
 export const UPGRADERS: Readonly<
   Partial<Record<EntryKind, readonly ((payload: Record<string, unknown>) => Record<string, unknown>)[]>>
-> = { ...chargeUpgraders, ...spoolUpgraders }
+> = { ...boxUpgraders, ...chargeUpgraders, ...spoolUpgraders }
 
 export const newestVersion = (kind: EntryKind): number => (UPGRADERS[kind]?.length ?? 0) + 1
 

@@ -23,6 +23,8 @@ export const heatingField = of(bounds.heatingC)
 
 export const idField = v.pipe(v.string(), v.regex(/^[\w:.-]{1,64}$/))
 export const nameField = v.pipe(v.string(), v.trim(), v.minLength(1), v.maxLength(60))
+/** A fact that may not have been told; null takes it back. */
+export const told = <Schema extends v.GenericSchema>(field: Schema) => v.exactOptional(v.nullable(field))
 export const knowledgeField = v.picklist(['assumed', 'told', 'measured'])
 /** UTC instant, to the millisecond at most. */
 export const instantField = v.pipe(

@@ -1,7 +1,10 @@
+import type { ArrangementKind } from '#core/build/arrangement.ts'
 import type { ContainerKind } from '#core/container/container.ts'
 import type { HolderKind } from '#core/container/holder.ts'
 import type { LidKind } from '#core/container/lid.ts'
-import type { SilicaKind } from '#core/desiccant/catalogue.ts'
+import type { WallMaterial } from '#core/container/wall.ts'
+import type { DesiccantKind } from '#core/desiccant/catalogue.ts'
+import type { SpoolClassId } from '#core/filament/spool-class.ts'
 import type { MaterialId } from '#core/filament/material.ts'
 import type { ClimateKind } from '#core/room/climate.ts'
 
@@ -14,8 +17,21 @@ export const DESICCANT_LIST = [
   'silica-a',
   'silica-rd',
   'silica-unknown',
-] as const satisfies readonly SilicaKind[]
-export const HOLDER_LIST = ['packet', 'canister', 'tray', 'basket'] as const satisfies readonly HolderKind[]
+  'sieve-4a',
+  'sieve-3a',
+  'alumina',
+  'clay',
+  'calcium-sulfate',
+  'calcium-chloride',
+] as const satisfies readonly DesiccantKind[]
+export const HOLDER_LIST = [
+  'packet',
+  'canister',
+  'tray',
+  'basket',
+  'crystal pack',
+  'plug-in unit',
+] as const satisfies readonly HolderKind[]
 export const MATERIAL_LIST = [
   'PLA',
   'PETG',
@@ -47,6 +63,9 @@ export const CONTAINER_LIST = [
   'bag',
   'printed',
 ] as const satisfies readonly ContainerKind[]
+/** Why a display could not be read. */
+export const UNREAD_LIST = ['shows nothing', 'is not there'] as const
+export type Unread = (typeof UNREAD_LIST)[number]
 export const LID_LIST = [
   'clips',
   'clips-port',
@@ -56,4 +75,34 @@ export const LID_LIST = [
   'vented',
   'unknown',
 ] as const satisfies readonly LidKind[]
+export const WALL_LIST = [
+  'HDPE',
+  'PP',
+  'LDPE',
+  'PET',
+  'PVC',
+  'PMMA',
+  'PS',
+  'PC',
+  'ABS',
+  'printed PLA',
+  'printed PETG',
+] as const satisfies readonly WallMaterial[]
+export const SPOOL_BODY_LIST = ['plastic', 'board', 'printed'] as const
+export const STRAND_LIST = [1.75, 2.85] as const
 export const CLIMATE_LIST = ['heated', 'mild', 'damp', 'hot'] as const satisfies readonly ClimateKind[]
+export const SPOOL_CLASS_LIST = [
+  'quarter',
+  'half',
+  'kilogram',
+  'wide',
+  'large',
+] as const satisfies readonly SpoolClassId[]
+export const ARRANGEMENT_LIST = [
+  'axle',
+  'two axles',
+  'spindle',
+  'rollers',
+  'rim',
+  'lying',
+] as const satisfies readonly ArrangementKind[]

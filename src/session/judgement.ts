@@ -10,8 +10,18 @@ export const judge = (view: BoxView, report: BoxReport | undefined, nowMs: numbe
     targetRhPercent: view.target?.rhPercent ?? null,
     readingWord: view.last?.word ?? null,
     overSinceS: view.overSinceMs === null ? null : secondsFromMs(view.overSinceMs),
+    renewedS: view.renewedMs === null ? null : secondsFromMs(view.renewedMs),
+    settlesForS: view.hygrometer.settlesAfterChargeS,
     hasCharge: view.charges.length > 0,
     hasWeighing: view.hasWeighing,
-    leaves: report?.leaves ? { earlyS: report.leaves.spread.low, lateS: report.leaves.spread.high } : null,
+    leaves: report?.leaves
+      ? {
+          earlyS: report.leaves.spread.low,
+          lateS: report.leaves.spread.high,
+          middleS: report.leaves.spread.middle,
+          shareNow:
+            report.leaves.sharesOfDates.findLast(({ atS }) => atS <= secondsFromMs(nowMs))?.share ?? 0,
+        }
+      : null,
     floor: report?.floor ?? null,
   })

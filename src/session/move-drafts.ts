@@ -18,14 +18,14 @@ export interface Move {
   readonly atMs: number
 }
 
-const SCALE_ERROR_G = 1
-
-/** One act, however much of it there is: out, in, and what the scale said. */
-export function moveDrafts({ thing, to, instead, weights, atMs }: Move): Draft[] {
+/** One act, however much of it there is: out, in, and what the scale said. @param scaleErrorG the scale's step */
+export function moveDrafts({ thing, to, instead, weights, atMs }: Move, scaleErrorG: number): Draft[] {
   const from = boxOf(thing)
   // weighed where it was: before it goes out, after it came in
   const weighed = (item: Movable) =>
-    weights.filter(weight => idOf(weight.thing) === idOf(item)).flatMap(weight => weighing(weight, atMs))
+    weights
+      .filter(weight => idOf(weight.thing) === idOf(item))
+      .flatMap(weight => weighing(weight, atMs, scaleErrorG))
   const drafts: Draft[] = [...weighed(thing)]
   const boxId = to.startsWith('box:') ? to.slice(4) : null
   if (thing.kind === 'charge' && instead?.kind === 'charge' && from !== null) {
@@ -60,13 +60,13 @@ const comesIn = (thing: Movable, boxId: string, atMs: number): Draft =>
     : { kind: 'spool.moved', atMs, payload: { spoolId: thing.spool.spoolId, where: { at: 'box', boxId } } }
 
 /** Beads are weighed with their water; of a spool the weight tells the filament that is left. */
-const weighing = ({ thing, grossG, tareG }: Weight, atMs: number): Draft[] =>
+const weighing = ({ thing, grossG, tareG }: Weight, atMs: number, scaleErrorG: number): Draft[] =>
   thing.kind === 'charge'
     ? [
         {
           kind: 'charge.weighed',
           atMs,
-          payload: { chargeId: thing.charge.chargeId, grossG, tareG, scaleErrorG: SCALE_ERROR_G },
+          payload: { chargeId: thing.charge.chargeId, grossG, tareG, scaleErrorG },
         },
       ]
     : [

@@ -55,9 +55,10 @@ const KEYS = '123456789acdefghijklmnqrstuvwxyz'
 /** Every place it could go from where it is: boxes in shelf order, then the rest. */
 export function placesToGo(state: State, thing: Movable): PlaceToGo[] {
   const from = boxOf(thing)
+  // a box keeps its key wherever the thing is: the second on the shelf is always 2
   const boxes = inShelfOrder(state)
-    .filter(box => box.boxId !== from)
     .map((box, i): PlaceToGo => ({ key: `box:${box.boxId}`, name: box.name, hotkey: KEYS[i] ?? '' }))
+    .filter(({ key }) => key !== `box:${from}`)
   const others: PlaceToGo[] =
     thing.kind === 'spool'
       ? [

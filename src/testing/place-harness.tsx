@@ -61,6 +61,7 @@ export const idleEstimator: Estimator = {
   grams: () => new Promise(() => {}),
   spools: () => new Promise(() => {}),
   check: () => new Promise(() => {}),
+  candidates: () => new Promise(() => {}),
 }
 
 /** One place as the app shows it, on a journal in memory. */

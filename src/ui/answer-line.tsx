@@ -7,7 +7,7 @@ import type { BoxJudgement } from '#core/verdict/box.ts'
 import type { BoxView } from '#journal/box-view.ts'
 import { dayWord, judgementWords } from './judgement-words.ts'
 import { Figure } from './figure.tsx'
-import { inWhole, THIN } from './format.ts'
+import { THIN, asTyped, inWhole } from './format.ts'
 import hand from './hand.module.css'
 
 interface Props {
@@ -33,12 +33,38 @@ export function AnswerLine({ view, report, judgement, nowMs, zone }: Props) {
         (report?.floor && view.target && report.floor.rhPercent > 0.9 * view.target.rhPercent
           ? ': seal it, then renew it'
           : ': renew it')}
+      {judgement.word === 'settling' && report?.leaves && report.leaves.spread.low > judgement.readS && (
+        <Reckoned report={report} nowMs={nowMs} zone={zone} />
+      )}
       <DateRange judgement={judgement} report={report} nowMs={nowMs} zone={zone} />
     </>
   )
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
+
+/** What was renewed has its date already, reckoned and not yet seen. */
+function Reckoned({ report, nowMs, zone }: Pick<Props, 'report' | 'nowMs' | 'zone'>) {
+  const leaves = report?.leaves
+  if (!leaves) return null
+  return (
+    <span className={hand.range}>
+      {' '}
+      (reckoned good{' '}
+      {leaves.beyondHorizon.early ? (
+        'for over a year'
+      ) : (
+        <>
+          until{' '}
+          <Figure answer={dateAnswer('good until', 0.1, leaves.sharesOfDates, report.draws)}>
+            {dayWord(leaves.spread.low, nowMs, zone)}
+          </Figure>
+        </>
+      )}
+      )
+    </span>
+  )
+}
 
 /** "(may last until …)": the 90 % date, where it is another day. */
 function DateRange({ judgement, report, nowMs, zone }: Omit<Props, 'view'>) {
@@ -77,7 +103,7 @@ function OutOfReach({ view, report }: Pick<Props, 'view' | 'report'>) {
             view.target.all.map(item => ({ name: item.spool.name, rhPercent: item.rhPercent })),
           )}
         >
-          {inWhole(view.target.rhPercent)}
+          {asTyped(view.target.rhPercent)}
           {THIN}%
         </Figure>
       )}
@@ -123,7 +149,7 @@ export function BehindAnswer({ view, report, judgement, nowMs }: Omit<Props, 'zo
       {dated &&
         cause &&
         judgement.latestS > secondsFromMs(nowMs) + 7 * 86_400 &&
-        `Most of the width comes from ${cause.name}.`}
+        `What is known least, and makes the range wide: ${cause.name}.`}
     </>
   )
 }

@@ -8,11 +8,11 @@ export function FormFoot({
   readonly write: { readonly isPending: boolean; readonly error: Error | null }
 }) {
   return (
-    <>
+    <div className={hand.formFoot}>
       {write.error && <Refused error={write.error} remedy="press Keep it again" />}
       <button type="submit" className={hand.filled} disabled={write.isPending}>
         Keep it
       </button>
-    </>
+    </div>
   )
 }

@@ -10,6 +10,14 @@ export const inWhole = (value: number): string => minus(whole.format(Math.abs(va
 export const inTenths = (value: number): string => minus(oneDigit.format(Math.abs(value) < 0.05 ? 0 : value))
 export const inHundredths = (value: number): string => minus(twoDigits.format(value))
 
+/** A reading or a target as it was typed: whole where it was whole, else with its tenth. */
+export const asTyped = (value: number): string =>
+  Math.abs(value - Math.round(value)) < 0.05 ? inWhole(value) : inTenths(value)
+
+/** A name as long as there is room for. */
+export const shortName = (name: string, letters: number): string =>
+  name.length > letters ? `${name.slice(0, letters - 1).trimEnd()}…` : name
+
 /** Signed, for changes. */
 export const signed = (text: string): string =>
   text.startsWith('−') || /^0([.,]0+)?$/.test(text) ? text : `+${text}`

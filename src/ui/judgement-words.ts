@@ -1,8 +1,9 @@
-import { dateAnswer, enteredAnswer } from '#core/answers/answers.ts'
+import { dateAnswer, enteredAnswer, settlesAtAnswer } from '#core/answers/answers.ts'
 import { floorAnswer } from '#core/answers/box-answers.ts'
 import type { Answer } from '#core/answer.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import type { BoxJudgement } from '#core/verdict/box.ts'
+import { USUAL_HYGROMETER } from '#core/reading/hygrometer.ts'
 import { msFromSeconds } from '#units/time.ts'
 import { dayText, isoDay, shortDayText } from './dates.ts'
 import { inWhole, THIN } from './format.ts'
@@ -12,6 +13,23 @@ export interface JudgementWords {
   readonly lead: string
   readonly figure: { readonly answer: Answer; readonly text: string } | null
   readonly tail: string
+}
+
+const SETTLES_S = USUAL_HYGROMETER.settlesAfterChargeS
+
+/** A chance as people say it: "one chance in ten". */
+export const chanceWords = (chance: number): string =>
+  `one chance in ${COUNTS[Math.max(2, Math.round(1 / Math.max(chance, 0.05)))] ?? 'twenty'}`
+const COUNTS: Readonly<Record<number, string>> = {
+  2: 'two',
+  3: 'three',
+  4: 'four',
+  5: 'five',
+  6: 'six',
+  7: 'seven',
+  8: 'eight',
+  9: 'nine',
+  10: 'ten',
 }
 
 const isToday = (seconds: number, nowMs: number, zone: string): boolean =>
@@ -42,6 +60,37 @@ export function judgementWords(
       const text = dayWord(judgement.dateS, nowMs, zone, short)
       const lead = judgement.word === 'good until' ? 'good until ' : text === 'today' ? 'renew ' : 'renew by '
       return { lead, figure: { answer, text }, tail: '' }
+    }
+    case 'may be over': {
+      const leaves = report?.leaves
+      if (!leaves) return null
+      return {
+        lead: 'good until about ',
+        figure: {
+          answer: dateAnswer('as likely before as after', 0.5, leaves.sharesOfDates, report.draws),
+          text: leaves.beyondHorizon.middle
+            ? 'a year from now'
+            : dayWord(judgement.dateS, nowMs, zone, short),
+        },
+        tail: short ? '' : `; ${chanceWords(judgement.chance)} that it is over now`,
+      }
+    }
+    case 'settling': {
+      const readMs = msFromSeconds(judgement.readS)
+      const when =
+        readMs <= nowMs
+          ? 'now'
+          : short
+            ? shortDayText(readMs, nowMs, zone)
+            : `on ${dayText(readMs, nowMs, zone)}`
+      return {
+        lead: short ? 'renewed: read it ' : 'renewed, settling: read it ',
+        figure: {
+          answer: settlesAtAnswer(judgement.readS - SETTLES_S, SETTLES_S / 3600),
+          text: when,
+        },
+        tail: '',
+      }
     }
     case 'over since':
       return {

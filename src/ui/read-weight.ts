@@ -12,8 +12,9 @@ export interface WeightText {
 
 export const NOT_WEIGHED: WeightText = { gross: '', tare: '' }
 
-/** Beads hold no more than this of their own dry weight. */
+/** Beads hold no more than this of their own dry weight; brine goes on taking up. */
 const MOST_LOADING = 0.6
+const MOST_BRINE = 8
 /** Lighter than dry by this much, and the scale or the word is wrong. */
 const LIGHTER_THAN_DRY = 0.97
 
@@ -24,7 +25,7 @@ export function readWeight(
   unit: Measure<number>,
 ): { ok: true; weight: Weight } | { ok: false; message: string } {
   const grossG = unit.parse(text.gross)
-  const usualTareG = thing.kind === 'spool' ? thing.spool.emptyG : 0
+  const usualTareG = thing.kind === 'spool' ? thing.spool.emptyG : (thing.charge.tareG ?? 0)
   const tareG = text.tare.trim() === '' ? usualTareG : unit.parse(text.tare)
   const of = thing.kind === 'spool' ? thing.spool.name : thing.charge.name
   if (!v.is(ENTRY_KINDS['charge.weighed'].entries.grossG, grossG))
@@ -53,7 +54,8 @@ export function readWeight(
       ok: false,
       message: `${of}: less than the ${unit.text(dryMassG)} of dry beads that were told. Check the holder’s weight, or how many beads there are.`,
     }
-  if (netG > dryMassG * (1 + MOST_LOADING))
+  const most = thing.charge.desiccant === 'calcium-chloride' ? MOST_BRINE : MOST_LOADING
+  if (netG > dryMassG * (1 + most))
     return {
       ok: false,
       message: `${of}: more water than beads can hold. Check the holder’s weight, or how many beads there are.`,

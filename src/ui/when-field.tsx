@@ -1,6 +1,7 @@
 import { DateTimePicker, DatesProvider } from '@mantine/dates'
 import '@mantine/dates/styles.css'
 import { usePreferences } from '#session/journal-context.tsx'
+import css from './when-field.module.css'
 
 /** A moment, on the clock of this device; the calendar begins its weeks where the person's do. */
 export function WhenField({
@@ -27,7 +28,15 @@ export function WhenField({
         maxDate={wallClock(latestMs)}
         highlightToday
         error={error}
-        popoverProps={{ withinPortal: true }}
+        classNames={{
+          day: css.day,
+          calendarHeaderLevel: css.level,
+          calendarHeaderControl: css.level,
+          monthsListControl: css.month,
+          yearsListControl: css.month,
+        }}
+        timePickerProps={{ classNames: { input: css.time } }}
+        popoverProps={{ withinPortal: true, classNames: { dropdown: css.calendar } }}
       />
     </DatesProvider>
   )

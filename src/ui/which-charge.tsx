@@ -1,4 +1,4 @@
-import { Modal } from '@mantine/core'
+import { Dialog } from '#ui/dialog.tsx'
 import type { ChargeRecord } from '#journal/state.ts'
 import { useMeasures } from './use-measures.ts'
 import hand from './hand.module.css'
@@ -17,7 +17,7 @@ export function WhichCharge({
 }) {
   const { weight } = useMeasures()
   return (
-    <Modal opened onClose={close} title={what}>
+    <Dialog onClose={close} title={what}>
       <ul>
         {charges.map(charge => (
           <li key={charge.chargeId}>
@@ -27,6 +27,6 @@ export function WhichCharge({
           </li>
         ))}
       </ul>
-    </Modal>
+    </Dialog>
   )
 }

@@ -8,6 +8,7 @@ import { clockText, isoDay } from './dates.ts'
 import { Approx, Tick } from './figure.tsx'
 import { inFull } from './format.ts'
 import { knownLook } from './known-look.ts'
+import { curveOf, ShareCurve } from './share-curve.tsx'
 import css from './why-drawer.module.css'
 import hand from './hand.module.css'
 
@@ -18,10 +19,13 @@ export default function WhyDrawer({
   answer,
   zone,
   close,
+  leave,
 }: {
   readonly answer: Answer | null
   readonly zone: string
   readonly close: () => void
+  /** Gone to another page: there is nothing to go back from. */
+  readonly leave: () => void
 }) {
   return (
     <Drawer
@@ -31,14 +35,13 @@ export default function WhyDrawer({
       size={400}
       title={answer ? capital(answer.quantity) : ''}
       closeButtonProps={{ 'aria-label': 'Close' }}
-
       transitionProps={{ duration: 0 }}
       withOverlay={false}
       trapFocus={false}
       zIndex={400}
       lockScroll={false}
     >
-      {answer && <WhyNote answer={answer} zone={zone} close={close} />}
+      {answer && <WhyNote answer={answer} zone={zone} leave={leave} />}
     </Drawer>
   )
 }
@@ -55,14 +58,16 @@ const unitText = (unit: string): string => (unit === 'date' || unit === 'time' ?
 function WhyNote({
   answer,
   zone,
-  close,
+  leave,
 }: {
   readonly answer: Answer
   readonly zone: string
-  readonly close: () => void
+  readonly leave: () => void
 }) {
   const { base } = useJournalTools()
   const { because } = answer
+  const curve = curveOf(because)
+  const share = because.inputs.find(input => input.symbol === 'p')
   return (
     <div data-why data-formula={because.formulaId}>
       <p className={`${css.whyValue} ${knownLook(answer)}`}>
@@ -73,11 +78,24 @@ function WhyNote({
       <p className={css.whyFormula} data-formula-text>
         {because.formula}
       </p>
-      <ul className={css.whyInputs}>
-        {because.inputs.map(input => (
-          <WhyInput key={input.symbol} input={input} zone={zone} />
-        ))}
-      </ul>
+      {curve && share ? (
+        <>
+          <ShareCurve
+            points={curve}
+            share={share.value}
+            text={value => curveText(value, answer.unit, zone)}
+          />
+          <ul className={css.whyInputs}>
+            <WhyInput input={share} zone={zone} />
+          </ul>
+          <details className={css.whyList}>
+            <summary>The {curve.length} figures of the curve</summary>
+            <WhyInputs inputs={because.inputs.filter(input => input !== share)} zone={zone} />
+          </details>
+        </>
+      ) : (
+        <WhyInputs inputs={because.inputs} zone={zone} />
+      )}
       {because.note && <p className={hand.behind}>{because.note}</p>}
       <p className={css.whySource}>
         Source: <span data-source>{because.source}</span>
@@ -86,7 +104,8 @@ function WhyNote({
         <Link
           to={`${base}/almanac/${pageOfFormula(because.formulaId)}`}
           className={hand.worded}
-          onClick={close}
+          replace
+          onClick={leave}
         >
           More in the almanac
         </Link>
@@ -94,6 +113,18 @@ function WhyNote({
     </div>
   )
 }
+
+/** Short enough to stand under a curve. */
+const curveText = (value: number, unit: string, zone: string): string =>
+  unit === 'date' ? isoDay(msFromSeconds(value), zone) : `${inFull(Number(value.toPrecision(3)))} ${unit}`
+
+const WhyInputs = ({ inputs, zone }: { readonly inputs: readonly BecauseInput[]; readonly zone: string }) => (
+  <ul className={css.whyInputs}>
+    {inputs.map(input => (
+      <WhyInput key={input.symbol} input={input} zone={zone} />
+    ))}
+  </ul>
+)
 
 const WhyInput = ({ input, zone }: { readonly input: BecauseInput; readonly zone: string }) => (
   <li className={knownLook(input)} data-symbol={input.symbol}>

@@ -1,3 +1,4 @@
+import { judgeCandidate } from '#core/build/candidate.ts'
 import type { BoxFacts } from '#core/evidence/facts.ts'
 import { ensembleOf, gramsOf, type Ensemble } from '#core/estimate/estimate-box.ts'
 import { checkOutcome } from '#core/checks/run-check.ts'
@@ -18,6 +19,7 @@ export const calls: EstimatorCalls = {
   grams: (facts, weeks) => gramsOf(facts, ensemble(facts), weeks),
   spools: (facts, draws) => spoolDetails(facts, draws),
   check: checks => checks.map(checkOutcome),
+  candidates: (candidates, wish) => candidates.map(candidate => judgeCandidate(candidate, wish)),
 }
 
 /** The same on the calling thread, for tests. */
@@ -26,4 +28,5 @@ export const sameThreadEstimator: Estimator = {
   grams: (facts, weeks) => Promise.resolve().then(() => calls.grams(facts, weeks)),
   spools: (facts, draws) => Promise.resolve().then(() => calls.spools(facts, draws)),
   check: checks => Promise.resolve().then(() => calls.check(checks)),
+  candidates: (candidates, wish) => Promise.resolve().then(() => calls.candidates(candidates, wish)),
 }

@@ -32,6 +32,7 @@ class ChannelWorker {
       },
       grams: async () => [],
       spools: async () => [],
+      candidates: () => Promise.resolve([]),
       check: async () => [],
     }
     expose(calls, this.far)
@@ -42,6 +43,9 @@ class ChannelWorker {
   }
   break(): void {
     for (const listener of this.onError) listener()
+  }
+  get listening(): number {
+    return this.onError.size
   }
   postMessage(message: unknown, transfer: Transferable[]): void {
     this.near.postMessage(message, transfer)
@@ -54,6 +58,7 @@ class ChannelWorker {
     }
   }
   removeEventListener(type: string, listener: EventListener): void {
+    if (type === 'error') this.onError.delete(listener as unknown as () => void)
     this.near.removeEventListener(type, listener)
   }
   terminate(): void {
@@ -150,4 +155,16 @@ test('an error in the core comes back as an error; a worker that breaks fails it
   ChannelWorker.made[0]!.break()
   await expect(answer).rejects.toThrow('The reckoning broke off.')
   expect(ChannelWorker.made[0]!.ended).toBe(true)
+})
+
+test('a worker that answers many questions listens for one break only', async () => {
+  const estimator = start(1)
+  for (const seed of [1, 2, 3, 4]) {
+    const answer = estimator.report(facts(seed))
+    await until(() => ChannelWorker.made[0]?.started.at(-1) === seed)
+    expect(ChannelWorker.made[0]!.listening).toBe(1)
+    ChannelWorker.made[0]!.finish(seed)
+    await answer
+  }
+  expect(ChannelWorker.made[0]!.listening).toBe(0)
 })

@@ -51,6 +51,7 @@ export function startEstimator(seats: number, makeWorker: () => Worker = estimat
       settled = true
       clearTimeout(limit)
       job.signal?.removeEventListener('abort', giveUp)
+      seat.worker.removeEventListener('error', breakOff)
       seat.busy = false
       if (!keep) retire(seat)
       end()
@@ -62,11 +63,8 @@ export function startEstimator(seats: number, makeWorker: () => Worker = estimat
       JOB_LIMIT_MS,
     )
     job.signal?.addEventListener('abort', giveUp, { once: true })
-    seat.worker.addEventListener(
-      'error',
-      () => settle(() => job.reject(new Error('The reckoning broke off.')), false),
-      { once: true },
-    )
+    const breakOff = () => settle(() => job.reject(new Error('The reckoning broke off.')), false)
+    seat.worker.addEventListener('error', breakOff, { once: true })
     job.run(seat.remote).then(
       value => settle(() => job.resolve(value), true),
       (reason: unknown) => settle(() => job.reject(reason), true),
@@ -98,6 +96,7 @@ export function startEstimator(seats: number, makeWorker: () => Worker = estimat
     grams: (facts, weeks, signal) => ask(remote => remote.grams(facts, weeks), signal),
     spools: (facts, draws, signal) => ask(remote => remote.spools(facts, draws), signal),
     check: (checks, signal) => ask(remote => remote.check(checks), signal),
+    candidates: (candidates, wish, signal) => ask(remote => remote.candidates(candidates, wish), signal),
   }
 }
 

@@ -1,3 +1,4 @@
+import type { Candidate, CandidateReport, Wish } from '#core/build/candidate.ts'
 import type { BoxFacts } from '#core/evidence/facts.ts'
 import type { GramsWanted } from '#core/estimate/grams-wanted.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
@@ -11,6 +12,7 @@ export interface EstimatorCalls {
   grams(facts: BoxFacts, weeks: readonly number[]): GramsWanted[]
   spools(facts: BoxFacts, draws: readonly DrawValues[]): SpoolDetail[]
   check(checks: readonly CheckCase[]): CheckOutcome[]
+  candidates(candidates: readonly Candidate[], wish: Wish): CandidateReport[]
 }
 
 /** The same calls from the other side: each may be given up. */
@@ -20,4 +22,5 @@ export interface Estimator {
   grams(facts: BoxFacts, weeks: readonly number[], signal?: AbortSignal): Promise<GramsWanted[]>
   spools(facts: BoxFacts, draws: readonly DrawValues[], signal?: AbortSignal): Promise<SpoolDetail[]>
   check(checks: readonly CheckCase[], signal?: AbortSignal): Promise<CheckOutcome[]>
+  candidates(candidates: readonly Candidate[], wish: Wish, signal?: AbortSignal): Promise<CandidateReport[]>
 }

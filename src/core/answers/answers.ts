@@ -156,7 +156,7 @@ export const freshAnswer = (charge: ChargeNow): Answer =>
     heldInputs(
       charge,
       charge.freshG / (charge.dryMassG * charge.capacityFactor),
-      'loading after 115 °C in this room',
+      'loading after the usual heating in this room',
     ),
   )
 
@@ -166,8 +166,16 @@ export const dateAnswer = (
   share: number,
   dates: readonly { share: number; atS: number }[],
   draws: number,
-): Answer =>
-  answer(
+): Answer => {
+  // where many draws never leave it, their date is the forecast's end: no date at all
+  const latestS = dates.at(-1)?.atS
+  const piled = dates.filter(date => date.atS === latestS)
+  const isHorizon = (date: { atS: number }): boolean => piled.length > 1 && date.atS === latestS
+  const beyond =
+    piled.length > 1
+      ? ` More than ${Math.round(100 - 100 * piled[0]!.share)} % of the draws have not left it within the 400 days looked at: beyond a year.`
+      : ''
+  return answer(
     quantity,
     dates.find(date => date.share >= share - 1e-9)?.atS ?? Number.NaN,
     'date',
@@ -175,18 +183,21 @@ export const dateAnswer = (
     'weighted-date',
     [
       input('p', 'share wanted', share, '', 'computed'),
-      ...dates.map(date =>
-        input(
-          `d${Math.round(date.share * 1000) / 10}`,
-          `${Math.round(date.share * 1000) / 10} % have left it`,
-          date.atS,
-          'date',
-          'computed',
+      ...dates
+        .filter(date => !isHorizon(date))
+        .map(date =>
+          input(
+            `d${Math.round(date.share * 1000) / 10}`,
+            `${Math.round(date.share * 1000) / 10} % have left it`,
+            date.atS,
+            'date',
+            'computed',
+          ),
         ),
-      ),
     ],
-    `${draws} draws from what was told, each through the network from the first entry, weighted by how well it meets every reading and weighing.`,
+    `${draws} draws from what was told, each through the network from the first entry, weighted by how well it meets every reading and weighing.${beyond}`,
   )
+}
 
 /** The value a share of a list does not exceed; the list is shown. */
 export const shareAnswer = (

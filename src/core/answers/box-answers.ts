@@ -80,6 +80,13 @@ export const endsAtAnswer = (material: Material, name: string, airRhPercent: num
   )
 }
 
+/** "Between 5 h and 9 h"; one figure where both ends come to the same. */
+function rangeText(earlyH: number | null, lateH: number | null): string {
+  const words = (hours: number | null) => (hours === null ? 'never' : `${hours.toFixed(0)} h`)
+  const [early, late] = [words(earlyH), words(lateH)]
+  return early === late ? `About ${early} either way` : `Between ${early} and ${late}`
+}
+
 /** Hours until a part of a spool passes its limit in steady air. */
 export const passingAnswer = (quantity: string, time: TimeToLimit, passing: Passing): Answer => {
   const hours = (seconds: number | null) => (seconds === null ? null : hoursFromSeconds(seconds))
@@ -97,7 +104,7 @@ export const passingAnswer = (quantity: string, time: TimeToLimit, passing: Pass
       input('t2', 'the next point', hoursFromSeconds(passing.afterS), 'h', 'computed'),
       input('c2', 'moisture then', passing.afterPercent, 'wt %', 'computed'),
     ],
-    `Between ${early === null ? 'never' : `${early.toFixed(0)} h`} and ${late === null ? 'never' : `${late.toFixed(0)} h`}, by how fast this make takes up (×/÷ 2), how much it holds (± 15 %) and how tightly it is wound (slit transport 0.03–0.15).`,
+    `${rangeText(early, late)}, by how fast this make takes up (×/÷ 2), how much it holds (± 15 %) and how tightly it is wound (slit transport 0.03–0.15).`,
   )
 }
 

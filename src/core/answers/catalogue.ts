@@ -33,7 +33,7 @@ export const FORMULAS = {
   },
   'water-held': {
     text: 'w = q · m · k',
-    source: 'Tóth isotherm, Ng et al. 2001 (from memory), fitted to the readings',
+    source: 'isotherm of its kind, as the almanac has it (from memory), fitted to the readings',
   },
   'weighted-date': {
     text: 'the first date by which at least p of the draws have left the target',
@@ -61,9 +61,13 @@ export const FORMULAS = {
     text: 'x = φ1 · (e1 · K1) / (e2 · K2) − φ1',
     source: 'Tóth isotherm, Ng et al. 2001 (from memory): the loading stays, K·p stays',
   },
+  'constant-loading-heat': {
+    text: 'x = φ1 · exp(−1000·Q/R · (1/T2 − 1/T1)) − φ1, T in kelvin',
+    source: 'typical net heat of sorption, from memory: the loading stays, one heat for all loadings',
+  },
   'charge-gain': {
     text: 'g = 1000 · (q2 − q1) · m · k',
-    source: 'Tóth isotherm, Ng et al. 2001 (from memory), at both readings',
+    source: 'isotherm of its kind, as the almanac has it (from memory), at both readings',
   },
   'steady-floor': {
     text: 'φ = φ_c + (φ_r − φ_c) · G_l / (G_l + G_h)',
@@ -76,6 +80,34 @@ export const FORMULAS = {
   'toth-inverse': {
     text: 'φ = 100 · q / (1 − (q/q_m)^t)^(1/t) / (K · e_s)',
     source: 'Tóth isotherm, Ng et al. 2001 (from memory), inverted',
+  },
+  'between-points': {
+    text: 'x = x1 + (y − y1) / (y2 − y1) · (x2 − x1)',
+    source: 'typical isotherm by a table, from memory: between two near points of its curve',
+  },
+  placed: {
+    text: 'n = how many of s1, s2, … stand',
+    source: 'solid geometry: every face, spool and block keeps the room asked',
+  },
+  'room-to-face': {
+    text: 'x = d − h − n·w/2 − R·√(1 − n²)',
+    source: 'solid geometry: a cylinder to a flat wall',
+  },
+  tried: {
+    text: 'x = the shortest of the lengths tried that does, to half a millimetre',
+    source: 'halving between too short and long enough; each length is arranged anew',
+  },
+  'times-each': { text: 'x = n · m', source: 'arithmetic' },
+  hang: { text: 'x = (b − r) / 2', source: 'a hole resting on a rod: their tops touch' },
+  'room-beside': { text: 'x = |a − b| − (w1 + w2)/2', source: 'solid geometry' },
+  'room-past': { text: 'x = √(x² + y²) − R1 − R2', source: 'solid geometry' },
+  prismatoid: {
+    text: 'V = f·H·(L1·D1 + (L1 + L2)·(D1 + D2) + L2·D2)/6 / 10⁶',
+    source: 'prismatoid: areas at rim, middle and base',
+  },
+  'openings-month': {
+    text: 'm = n·s·V·Δc / 1000',
+    source: 'common practice: 30 % of the air at once, 95 % left open',
   },
   volume: { text: 'V = w·d·h · f · (1 + 4·((1 + b)/2)² + b²)/6 / 10⁶', source: 'prismatoid with taper' },
 } as const

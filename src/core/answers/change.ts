@@ -1,7 +1,8 @@
 import type { Answer } from '../answer.ts'
 import { input } from '../answer.ts'
 import { saturationPressureWaterPa } from '../air/saturation.ts'
-import type { SilicaGel } from '../desiccant/catalogue.ts'
+import { GAS_CONSTANT_J_PER_MOL_K } from '../air/vapour.ts'
+import type { Desiccant } from '../desiccant/catalogue.ts'
 import { henryConstantPerPa } from '../desiccant/silica-gel.ts'
 import { loadingAtRhGPerG, rhAtConstantLoadingPercent } from '../sorbent/sorbent.ts'
 import { answer } from './answers.ts'
@@ -23,7 +24,7 @@ export interface ChangeSplit {
 
 /** Splits a change of reading into what temperature explains at constant loading and what water does. */
 export function splitChange(
-  { gel, sorbent }: SilicaGel,
+  { gel, netHeatKJPerMol, sorbent }: Desiccant,
   then: Reading,
   now: Reading,
   charge: { dryMassG: number; capacityFactor: number },
@@ -35,16 +36,12 @@ export function splitChange(
   })
   const [q1, q2] = [loadingAtRhGPerG(sorbent, then), loadingAtRhGPerG(sorbent, now)]
   const percent = (symbol: string, name: string, value: number) => input(symbol, name, value, '%', 'measured')
-  return {
-    betweenRhPercent: between,
-    byTemperaturePercent: answer(
-      'change by temperature',
-      between - then.relativeHumidityPercent,
-      '%',
-      'computed',
-      'constant-loading',
-      [
-        percent('φ1', 'reading then', then.relativeHumidityPercent),
+  const byTemperature = (): Answer => {
+    const value = between - then.relativeHumidityPercent
+    const read = percent('φ1', 'reading then', then.relativeHumidityPercent)
+    if (gel)
+      return answer('change by temperature', value, '%', 'computed', 'constant-loading', [
+        read,
         input(
           'e1',
           'saturation pressure then',
@@ -67,8 +64,23 @@ export function splitChange(
           '1/kPa',
           'computed',
         ),
-      ],
-    ),
+      ])
+    if (netHeatKJPerMol !== undefined)
+      return answer('change by temperature', value, '%', 'computed', 'constant-loading-heat', [
+        read,
+        input('Q', 'net heat of sorption', netHeatKJPerMol, 'kJ/mol', 'assumed'),
+        input('R', 'gas constant', GAS_CONSTANT_J_PER_MOL_K, 'J/(mol·K)', 'computed'),
+        input('T1', 'temperature then', then.temperatureC, '°C', 'measured'),
+        input('T2', 'temperature now', now.temperatureC, '°C', 'measured'),
+      ])
+    return answer('change by temperature', value, '%', 'computed', 'difference', [
+      input('a', 'at the new temperature with the same water', between, '%', 'computed'),
+      input('b', 'reading then', then.relativeHumidityPercent, '%', 'measured'),
+    ])
+  }
+  return {
+    betweenRhPercent: between,
+    byTemperaturePercent: byTemperature(),
     byWaterPercent: answer(
       'change by water',
       now.relativeHumidityPercent - between,

@@ -1,18 +1,28 @@
 import type { Answer } from '../answer.ts'
 import { input } from '../answer.ts'
-import { SILICA_GELS, type SilicaKind } from '../desiccant/catalogue.ts'
+import { DESICCANTS, type DesiccantKind } from '../desiccant/catalogue.ts'
 import { henryConstantPerPa } from '../desiccant/silica-gel.ts'
 import { saturationPressureWaterPa } from '../air/saturation.ts'
 import type { AfterHeating } from '../renewal/after-heating.ts'
 import type { WeighedCharge } from '../renewal/weighed.ts'
+import { loadingAtRhGPerG, rhOverLoadingPercent } from '../sorbent/sorbent.ts'
 import { answer } from './answers.ts'
 
 /** Loading that a heating leaves. */
 export const residualAnswer = (
   after: AfterHeating,
-  at: { desiccant: SilicaKind; ovenPa: number; temperatureC: number },
+  at: { desiccant: DesiccantKind; ovenPa: number; temperatureC: number },
 ): Answer => {
-  const { gel } = SILICA_GELS[at.desiccant]
+  const { gel, sorbent } = DESICCANTS[at.desiccant]
+  if (!gel)
+    return betweenPoints(
+      'loading left by the heat',
+      'g/g',
+      { name: 'RH in the oven, %', value: (100 * at.ovenPa) / saturationPressureWaterPa(at.temperatureC) },
+      relativeHumidityPercent =>
+        loadingAtRhGPerG(sorbent, { relativeHumidityPercent, temperatureC: at.temperatureC }),
+      'Equilibrium, reached when the heat lasts long enough; far beyond the table’s 25 °C.',
+    )
   return answer(
     'loading left by the heat',
     after.loadingGPerG,
@@ -35,15 +45,54 @@ export const residualAnswer = (
   )
 }
 
+/** How near the two points lie that a value is read between: this share of it to either side. */
+const NEAR = 0.01
+
+/** A value of a curve, as a straight line between two near points of it shows it. */
+function betweenPoints(
+  quantity: string,
+  unit: string,
+  at: { readonly name: string; readonly value: number },
+  curve: (y: number) => number,
+  note: string,
+): Answer {
+  const [y1, y2] = [at.value * (1 - NEAR), at.value * (1 + NEAR)]
+  const [x1, x2] = [curve(y1), curve(y2)]
+  const x = y2 > y1 ? x1 + ((at.value - y1) / (y2 - y1)) * (x2 - x1) : x1
+  return answer(
+    quantity,
+    x,
+    unit,
+    'computed',
+    'between-points',
+    [
+      input('y', at.name, at.value, '', 'computed'),
+      input('y1', 'a little less', y1, '', 'computed'),
+      input('x1', 'the curve there', x1, unit, 'computed'),
+      input('y2', 'a little more', y2, '', 'computed'),
+      input('x2', 'the curve there', x2, unit, 'computed'),
+    ],
+    note,
+  )
+}
+
 const overBeads = (
   quantity: string,
   rhPercent: number,
   loadingGPerG: number,
-  desiccant: SilicaKind,
+  desiccant: DesiccantKind,
   temperatureC: number,
   note: string,
 ): Answer => {
-  const { gel } = SILICA_GELS[desiccant]
+  const { gel, sorbent } = DESICCANTS[desiccant]
+  if (!gel)
+    return betweenPoints(
+      quantity,
+      '%',
+      { name: 'loading, g/g', value: loadingGPerG },
+      loading => rhOverLoadingPercent(sorbent, { loadingGPerG: loading, temperatureC }),
+      note,
+    )
   return answer(
     quantity,
     rhPercent,
@@ -68,7 +117,7 @@ const overBeads = (
 }
 
 /** The lowest RH the box can have over beads fresh from this heat. */
-export const floorAfterAnswer = (after: AfterHeating, desiccant: SilicaKind, boxC: number): Answer =>
+export const floorAfterAnswer = (after: AfterHeating, desiccant: DesiccantKind, boxC: number): Answer =>
   overBeads(
     'lowest RH after this heat',
     after.floorRhPercent,
@@ -79,7 +128,7 @@ export const floorAfterAnswer = (after: AfterHeating, desiccant: SilicaKind, box
   )
 
 /** RH over beads that were weighed. */
-export const weighedRhAnswer = (weighed: WeighedCharge, desiccant: SilicaKind, boxC: number): Answer =>
+export const weighedRhAnswer = (weighed: WeighedCharge, desiccant: DesiccantKind, boxC: number): Answer =>
   overBeads(
     'RH over the beads, by their weight',
     weighed.rhPercent,

@@ -1,8 +1,13 @@
 import type { Celsius, PercentRh, WeightPercent } from '#units/quantity.ts'
+import { saturationPressureWaterPa } from '../air/saturation.ts'
 import { dewPointOfRhC, relativeHumidityPercent, vapourPressureOfRhPa } from '../air/vapour.ts'
 import { type Answer, input } from '../answer.ts'
 import type { Material } from '../filament/material.ts'
-import { equilibriumMoisturePercent, rhHoldingMoisturePercent } from '../filament/sorption.ts'
+import {
+  equilibriumMoisturePercent,
+  rhHoldingMoisturePercent,
+  sorptionIsotherm,
+} from '../filament/sorption.ts'
 
 const SOURCE = 'IAPWS SR1-86(1992) for e_s; sorption values typical, from memory'
 
@@ -22,6 +27,30 @@ export const heatedRhPercent = (intake: IntakeAir, heatedC: Celsius): PercentRh 
     relativeHumidityPercent({ vapourPressurePa: vapourPressureOfRhPa(intake), temperatureC: heatedC }),
   )
 
+const ofIntake = (intake: IntakeAir) => [
+  input('φ1', 'RH of the air drawn in', intake.relativeHumidityPercent, '%', 'told'),
+  input('T1', 'its temperature', intake.temperatureC, '°C', 'told'),
+  input('e1', 'saturation pressure at T1', saturationPressureWaterPa(intake.temperatureC), 'Pa', 'computed'),
+]
+const ofHeated = (heatedC: Celsius) => [
+  input('T2', 'temperature of the heated air', heatedC, '°C', 'told'),
+  input('e2', 'saturation pressure at T2', saturationPressureWaterPa(heatedC), 'Pa', 'computed'),
+]
+
+/** The same with its reason: % over water. */
+export const heatedRhAnswer = (intake: IntakeAir, heatedC: Celsius): Answer => ({
+  quantity: 'RH of the heated air',
+  value: heatedRhPercent(intake, heatedC),
+  unit: '%',
+  knowledge: 'computed',
+  because: {
+    formulaId: 'heated-rh',
+    formula: 'φ = φ1 · e1 / e2, 100 at most',
+    inputs: [...ofIntake(intake), ...ofHeated(heatedC)],
+    source: 'IAPWS SR1-86(1992) for e_s: the dew point stays',
+  },
+})
+
 /**
  * Whether air of this room, heated so far, can dry a material to a limit at all: the spool heads for the equilibrium
  * at the heated air's RH, however long it stays.
@@ -35,6 +64,7 @@ export function canHeatedAirDry(
 ): Answer & { readonly can: boolean; readonly tooHot: boolean } {
   const rhPercent = heatedRhPercent(intake, heatedC)
   const endsAtPercent = equilibriumMoisturePercent(material, rhPercent)
+  const { slopeAtZeroPercent, curvature } = sorptionIsotherm(material)
   return {
     quantity: 'moisture the spool heads for',
     value: endsAtPercent,
@@ -44,12 +74,12 @@ export function canHeatedAirDry(
     knowledge: 'computed',
     because: {
       formulaId: 'heated-air',
-      formula: 'c(RH₂), RH₂ = RH₁·e_s(T₁)/e_s(T₂)',
+      formula: 'w = A·a / (1 − K·a²), a = φ1/100 · e1/e2, 1 at most',
       inputs: [
-        input('RH₁', 'RH of the intake', intake.relativeHumidityPercent, '% RH', 'told'),
-        input('T₁', 'its temperature', intake.temperatureC, '°C', 'told'),
-        input('T₂', 'temperature of the heated air', heatedC, '°C', 'told'),
-        input('RH₂', 'RH of the heated air', rhPercent, '% RH', 'computed'),
+        ...ofIntake(intake),
+        ...ofHeated(heatedC),
+        input('A', `slope of ${material.name} in dry air`, slopeAtZeroPercent, '%', 'assumed'),
+        input('K', 'its bend', curvature, '', 'assumed'),
       ],
       source: SOURCE,
     },
@@ -86,13 +116,12 @@ export function leastDryingTemperature(
     knowledge: 'computed',
     because: {
       formulaId: 'least-heat',
-      formula: 'e_s(T₂) = RH₁·e_s(T₁)/RH(c)',
+      formula: 'e_s(T) = φ1 · e1 / φ_c, T1 at least',
       inputs: [
-        input('RH₁', 'RH of the intake', intake.relativeHumidityPercent, '% RH', 'told'),
-        input('T₁', 'its temperature', intake.temperatureC, '°C', 'told'),
-        input('RH(c)', 'RH that holds the limit', wantedRhPercent, '% RH', 'computed'),
-        input('T_max', 'never above', material.neverAboveC, '°C', 'assumed'),
+        ...ofIntake(intake),
+        input('φ_c', `RH that keeps ${material.name} at its limit`, wantedRhPercent, '%', 'computed'),
       ],
+      note: `Never above ${material.neverAboveC} °C for ${material.name}.`,
       source: SOURCE,
     },
   }
@@ -112,10 +141,10 @@ export function intakeDewPointNeeded(
     knowledge: 'computed',
     because: {
       formulaId: 'intake-dew-point',
-      formula: 'e_s(T_d) = RH(c)·e_s(T₂)',
+      formula: 'e_s(T_d) = φ_c/100 · e2',
       inputs: [
-        input('RH(c)', 'RH that holds the limit', wantedRhPercent, '% RH', 'computed'),
-        input('T₂', 'temperature of the heated air', heatedC, '°C', 'told'),
+        input('φ_c', `RH that keeps ${material.name} at its limit`, wantedRhPercent, '%', 'computed'),
+        ...ofHeated(heatedC),
       ],
       source: SOURCE,
     },

@@ -27,7 +27,7 @@ export interface Container {
 
 /** Typical sizes, to be measured by the person; pencil until then. */
 export const CONTAINERS: Readonly<Record<ContainerKind, Container>> = {
-  jar: container('jar', 'cereal jar', 'rectangular', [102, 226, 272], 0.9, 'PP', 1.5, 'clips'),
+  jar: container('jar', 'pantry jar', 'rectangular', [102, 226, 272], 0.9, 'PP', 1.5, 'clips'),
   'clip-square': container(
     'clip-square',
     'clip box, square',

@@ -14,6 +14,8 @@ export interface Desiccant {
   readonly sorbent: Sorbent
   /** Constants of its equation, where it has one. */
   readonly gel?: TothConstants
+  /** Isosteric less latent heat, where its table has one for all loadings. */
+  readonly netHeatKJPerMol?: number
   readonly bulkDensityGPerMl: number
   /** °C of the usual regeneration; null where there is none. */
   readonly renewAtC: readonly [Celsius, Celsius] | null
@@ -61,13 +63,14 @@ export const SILICA_GELS: Readonly<Record<SilicaKind, SilicaGel>> = {
 const TABLE_SPREAD = 0.1
 
 function byTable(kind: TabulatedKind): Desiccant {
-  const { name, bulkDensityGPerMl, renewAtC, neverAboveC, note } = TABULATED[kind]
+  const { name, bulkDensityGPerMl, netHeatKJPerMol, renewAtC, neverAboveC, note } = TABULATED[kind]
   const sorbent = tabulatedSorbent(TABULATED[kind])
   const { source, provenance } = sorbent
   return {
     kind,
     name,
     sorbent,
+    ...(typeof netHeatKJPerMol === 'number' ? { netHeatKJPerMol } : {}),
     bulkDensityGPerMl,
     renewAtC,
     neverAboveC,
@@ -76,6 +79,15 @@ function byTable(kind: TabulatedKind): Desiccant {
     source,
     provenance,
   }
+}
+
+const USUAL_SILICA_C = 115
+
+/** °C a charge is usually renewed at; null for a kind that is used once. */
+export function usualHeatingC(kind: DesiccantKind): Celsius | null {
+  const { gel, renewAtC } = DESICCANTS[kind]
+  if (renewAtC === null) return null
+  return gel ? USUAL_SILICA_C : (renewAtC[0] + renewAtC[1]) / 2
 }
 
 export const DESICCANTS: Readonly<Record<DesiccantKind, Desiccant>> = {

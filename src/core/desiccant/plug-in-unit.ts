@@ -1,7 +1,6 @@
 /** A sealed unit that is plugged in to be renewed: silica gel behind a few vents; typical, from memory. */
 export const PLUG_IN_UNIT = {
   dryMassG: 240,
-  conductanceLPerH: 4,
   heatsToC: 90,
   renewHours: [8, 24],
   provenance: 'memory',

@@ -8,20 +8,21 @@ import { openingShare } from '../container/opening.ts'
 import { HOLDERS } from '../container/holder.ts'
 import { capacityAfterCycles } from '../desiccant/ageing.ts'
 import { DESICCANTS } from '../desiccant/catalogue.ts'
+import { freshnessRange } from '../evidence/freshness.ts'
 import { betweenRh, spoolStart } from '../evidence/spool-start.ts'
 import { DRY_MASS_SPREAD } from '../evidence/weighing.ts'
 import type { BoxFacts, ChargeFacts, SpoolFacts } from '../evidence/facts.ts'
 import { spoolSolidsL } from '../filament/winding.ts'
 import { settledOpenings } from '../model/openings.ts'
-import type { BoxModel, ChargeModel, SpoolModel } from '../model/box-model.ts'
+import type { BoxModel, ChargeModel, Inlet, SpoolModel } from '../model/box-model.ts'
 import type { Surroundings } from '../network/network.ts'
 import { loadingAfterHeatGPerG } from '../renewal/loading-after-heat.ts'
+import { usualRenewalC } from '../renewal/ways.ts'
 import { courseSurroundings, roomCourse, type RoomCourse } from '../room/climate.ts'
 import type { DrawValues } from './unknowns.ts'
 
 const HOURS_PER_MONTH = 730.5
 const USUAL_OPEN_SECONDS = 30
-const USUAL_HEATING_C = 115
 
 /** After this, what an opening brought has been taken up; no reading is believed so soon after one. */
 const SETTLED_S = secondsFromDays(1)
@@ -54,16 +55,30 @@ function roomPressurePa(surroundings: Surroundings, atS: Seconds): number {
   })
 }
 
-/** Loading of a charge fresh from a heating; by default the usual one, in the room's air of that day. */
-export const freshLoadingGPerG = (
-  charge: Pick<ChargeFacts, 'kind'>,
+/**
+ * Loading of a charge fresh from a heating; by default its kind's usual one, in the room's air of that day. A kind that
+ * is used once is fresh when it is new.
+ */
+export function freshLoadingGPerG(
+  charge: Pick<ChargeFacts, 'kind' | 'holder'>,
   values: DrawValues,
   surroundings: Surroundings,
   atS: Seconds,
-  temperatureC: number = USUAL_HEATING_C,
+  temperatureC: number | null = usualRenewalC({ desiccant: charge.kind, holder: charge.holder }),
   airVapourPressurePa: number = roomPressurePa(surroundings, atS),
-): number =>
-  loadingAfterHeatGPerG(DESICCANTS[charge.kind], { airVapourPressurePa, temperatureC }, values.residueGPerG)
+): number {
+  if (temperatureC === null) {
+    const { lowGPerG, highGPerG } = freshnessRange('new', charge.kind, ANY_AIR)
+    return lowGPerG + (highGPerG - lowGPerG) * values.laterShare
+  }
+  return loadingAfterHeatGPerG(
+    DESICCANTS[charge.kind],
+    { airVapourPressurePa, temperatureC },
+    values.residueGPerG,
+  )
+}
+/** What is new says nothing of the air it stood in. */
+const ANY_AIR = { relativeHumidityPercent: 50, temperatureC: 20 }
 
 function chargeModel(
   charge: ChargeFacts,
@@ -113,7 +128,7 @@ const spoolModel = (spool: SpoolFacts, values: DrawValues): SpoolModel => ({
   material: spool.material,
   size: spool.size,
   filamentG: spool.filamentG,
-  diameterMm: 1.75,
+  diameterMm: spool.strandMm ?? 1.75,
   flanges: 'closed',
   slitShare: values.slitShare,
   wetRhPercent: betweenRh(spoolStart(spool), values.wetnessShare[spool.wetness.group]!),
@@ -123,16 +138,28 @@ const spoolModel = (spool: SpoolFacts, values: DrawValues): SpoolModel => ({
   outS: spool.outS,
 })
 
+/** The lid from the first on: as it leaked before each mending, and as it leaks now. */
+function lidInlet(facts: BoxFacts, values: DrawValues): Inlet {
+  const before = facts.leaksBefore ?? []
+  const leaks = [...values.leaksBeforeLPerH, values.leakLPerH]
+  return {
+    by: 'lid',
+    conductanceLPerH: leaks[0]!,
+    ...(before.length === 0
+      ? {}
+      : {
+          later: before.map(({ untilS }, i) => ({ atS: untilS, conductanceLPerH: leaks[i + 1]! })),
+        }),
+  }
+}
+
 /** The box as one draw takes it, from its first entry on. */
 export function modelOfDraw(facts: BoxFacts, values: DrawValues): BoxModel {
   const surroundings = drawSurroundings(facts, values)
   const firstInS = Math.min(...facts.charges.map(charge => charge.inS))
   const model: BoxModel = {
     insideL: facts.insideL,
-    inlets: [
-      { by: 'lid', conductanceLPerH: values.leakLPerH },
-      { by: 'wall', ...facts.wall },
-    ],
+    inlets: [lidInlet(facts, values), { by: 'wall', ...facts.wall }],
     charges: facts.charges.map(charge => {
       // what went in together was bought and stored together
       const share = charge.inS === firstInS ? values.freshnessShare : values.laterShare

@@ -1,11 +1,13 @@
 import { normalCdf } from '../normal.ts'
 import { DEFAULT_SLIT_SHARE } from '../filament/winding.ts'
-import type { BoxFacts } from '../evidence/facts.ts'
+import type { BoxFacts, LeakFacts } from '../evidence/facts.ts'
 import { DRY_MASS_SPREAD } from '../evidence/weighing.ts'
 
 /** What one draw takes for true. */
 export interface DrawValues {
   readonly leakLPerH: number
+  /** Of the lids before this one, the earliest first. */
+  readonly leaksBeforeLPerH: readonly number[]
   /** Dry mass against what was told or assumed, in standard deviations of how well that is known. */
   readonly massDeviations: number
   /** What its beads can hold, in standard deviations between makes. */
@@ -62,6 +64,9 @@ export function unknownsOf(facts: BoxFacts): Unknown[] {
     if (facts.charges.length > 1 || facts.charges.some(charge => charge.heatings.length > 0))
       list.push({ id: 'residue', name: 'what heating left in the beads', ask: null })
   }
+  facts.leaksBefore?.forEach((_, i) =>
+    list.push({ id: leakBefore(i), name: 'how tight the lid was before', ask: null }),
+  )
   if (facts.spools.length > 0) {
     list.push({ id: 'slit', name: 'how tightly the spools are wound', ask: null })
     for (const group of wetnessGroups(facts))
@@ -69,6 +74,8 @@ export function unknownsOf(facts: BoxFacts): Unknown[] {
   }
   return list
 }
+
+const leakBefore = (index: number) => `leak before:${index}`
 
 export const wetnessGroups = (facts: BoxFacts): string[] => [
   ...new Set(facts.spools.map(spool => spool.wetness.group)),
@@ -84,8 +91,11 @@ export function drawValues(facts: BoxFacts, unknowns: readonly Unknown[], z: Arr
   const knownRoom = facts.room.readings.length > 0
   const wetnessShare: Record<string, number> = {}
   for (const group of wetnessGroups(facts)) wetnessShare[group] = normalCdf(at(`wet:${group}`))
+  const leak = (range: LeakFacts, id: string) =>
+    Math.exp(between(Math.log(range.lowLPerH), Math.log(range.highLPerH), id))
   return {
-    leakLPerH: Math.exp(between(Math.log(facts.leak.lowLPerH), Math.log(facts.leak.highLPerH), 'leak')),
+    leakLPerH: leak(facts.leak, 'leak'),
+    leaksBeforeLPerH: (facts.leaksBefore ?? []).map((range, i) => leak(range, leakBefore(i))),
     massDeviations: at('mass'),
     capacityDeviations: at('capacity'),
     freshnessShare: normalCdf(at('freshness')),

@@ -26,12 +26,9 @@ export interface BoxFacts {
   readonly insideL: Litres
   /** At its law's own temperature. */
   readonly wall: { readonly conductanceLPerH: LitresPerHour; readonly law: ConductanceLaw }
-  readonly leak: {
-    readonly lowLPerH: LitresPerHour
-    readonly highLPerH: LitresPerHour
-    readonly name: string
-    readonly knowledge: Knowledge
-  }
+  readonly leak: LeakFacts & { readonly name: string; readonly knowledge: Knowledge }
+  /** Lids it had before it was mended, the earliest first. */
+  readonly leaksBefore?: readonly (LeakFacts & { readonly untilS: Seconds })[]
   readonly openingsPerMonth: number
   readonly openings: readonly OpeningFacts[]
   readonly charges: readonly ChargeFacts[]
@@ -45,6 +42,11 @@ export interface BoxFacts {
   readonly readings: readonly ReadingFacts[]
   /** The strictest target among the spools now inside; null where there is none. */
   readonly targetRhPercent: PercentRh | null
+}
+
+export interface LeakFacts {
+  readonly lowLPerH: LitresPerHour
+  readonly highLPerH: LitresPerHour
 }
 
 export interface OpeningFacts {
@@ -95,6 +97,8 @@ export interface SpoolFacts extends Stay {
   readonly filamentG: Grams
   readonly emptyG: Grams
   readonly cardboardG: Grams
+  /** Left out: the usual 1.75. */
+  readonly strandMm?: 1.75 | 2.85
   readonly size: SpoolSize
   readonly wetness: SpoolWetness
 }

@@ -22,6 +22,9 @@ export interface Typed {
 export type Slip =
   | { readonly kind: 'scale'; readonly asTypedC: Celsius; readonly otherwiseC: Celsius }
   | { readonly kind: 'swapped'; readonly rhPercent: PercentRh; readonly temperature: number }
+  /** 0.34 for 34 %. */
+  | { readonly kind: 'share'; readonly rhPercent: PercentRh }
+  | { readonly kind: 'nothing' }
   | { readonly kind: 'turned round'; readonly rhPercent: PercentRh }
   | { readonly kind: 'jump'; readonly lowRhPercent: PercentRh; readonly highRhPercent: PercentRh }
 
@@ -36,12 +39,18 @@ const MEANT_WITHIN_K = 5
  * digits turned round; a jump beyond what the box could have done since last time with its lid shut.
  */
 export function slipOf(typed: Typed, expected: Expectation): Slip | null {
+  if (typed.rhPercent === 0) return { kind: 'nothing' }
+  if (typed.rhPercent > 0 && typed.rhPercent < 1) return { kind: 'share', rhPercent: 100 * typed.rhPercent }
   const { rhPercent: range, accuracyPercentRh, nearC } = expected
   if (typed.temperature !== null) {
     const other = scaleSlip({ value: typed.temperature, scale: typed.scale, nearC })
-    if (other && !isSwapped(typed, expected)) return { kind: 'scale', ...other }
+    const swapped = range ? isSwapped(typed, expected) : isSwappedAtSight(typed)
+    if (other && !swapped) return { kind: 'scale', ...other }
   }
-  if (!range) return null
+  if (!range)
+    return isSwappedAtSight(typed)
+      ? { kind: 'swapped', rhPercent: typed.temperature!, temperature: typed.rhPercent }
+      : null
   const margin = BEYOND * accuracyPercentRh
   const low = Math.min(range.low - margin, expected.lastRhPercent ?? range.low)
   const high = Math.max(range.high + margin, expected.lastRhPercent ?? range.high)
@@ -54,6 +63,15 @@ export function slipOf(typed: Typed, expected: Expectation): Slip | null {
   if (typed.opened) return null
   return { kind: 'jump', lowRhPercent: Math.max(0, low), highRhPercent: Math.min(100, high) }
 }
+
+/** Where nothing is known of a place yet: hotter than any room, over a humidity that is a room's temperature. */
+const isSwappedAtSight = ({ rhPercent, temperature, scale }: Typed): boolean =>
+  scale === 'C' &&
+  temperature !== null &&
+  temperature > HOTTEST_ROOM_C &&
+  rhPercent >= 5 &&
+  rhPercent <= HOTTEST_ROOM_C
+const HOTTEST_ROOM_C = 38
 
 /** Each number fits the other's field, in the same scale. */
 function isSwapped(typed: Typed, { rhPercent: range, nearC }: Expectation): boolean {

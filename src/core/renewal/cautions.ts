@@ -1,16 +1,19 @@
 import { DESICCANTS, type DesiccantKind } from '../desiccant/catalogue.ts'
 import type { HolderKind } from '../container/holder.ts'
+import type { OvenKind } from './ways.ts'
 
 /** Something a person is about to do, and what of it decides which cautions hold. */
 export type Step =
   | { readonly step: 'choose a box' }
-  | { readonly step: 'look at the beads'; readonly indicator: BeadIndicator }
-  | { readonly step: 'weigh the beads'; readonly indicator: BeadIndicator }
-  | { readonly step: 'replace the beads'; readonly indicator: BeadIndicator }
+  | {
+      readonly step: 'look at the beads' | 'weigh the beads' | 'replace the beads'
+      readonly indicator: BeadIndicator
+      readonly desiccant: DesiccantKind
+    }
   | {
       readonly step: 'heat the beads'
       readonly indicator: BeadIndicator
-      readonly oven: 'electric' | 'gas' | 'dryer' | 'microwave' | 'unknown'
+      readonly oven: OvenKind
       readonly desiccant: DesiccantKind
       readonly holder: HolderKind
       /** NaN while nothing readable is typed. */
@@ -29,6 +32,9 @@ const heats = (step: Step): step is Extract<Step, { step: 'heat the beads' }> =>
   step.step === 'heat the beads'
 const mayBeBlue = (step: Step): boolean =>
   'indicator' in step && (step.indicator === 'blue' || step.indicator === 'unknown')
+const handles = (step: Step, kind: DesiccantKind | 'sieve'): boolean =>
+  'desiccant' in step && (step.desiccant === kind || (kind === 'sieve' && step.desiccant.startsWith('sieve')))
+const isOven = (step: Step): boolean => heats(step) && step.oven !== 'microwave' && step.oven !== 'own heater'
 const handlesBeads = (step: Step): boolean => step.step !== 'choose a box'
 
 /**
@@ -60,12 +66,12 @@ export const CAUTIONS: readonly Caution[] = [
   {
     id: 'printed-holder',
     text: 'A printed holder goes into heat only with a measured oven and 20 °C in hand; one of PLA or PETG never. Pour the beads into a metal or glass dish instead.',
-    at: step => heats(step) && step.oven !== 'microwave',
+    at: isOven,
   },
   {
     id: 'oven',
     text: 'Not together with food. Ventilate, and stay with it: oven dials are often 20 °C out.',
-    at: step => heats(step) && step.oven !== 'microwave',
+    at: isOven,
   },
   {
     id: 'cool-covered',
@@ -91,6 +97,34 @@ export const CAUTIONS: readonly Caution[] = [
     id: 'packet',
     text: 'Paper and fleece packets scorch: no hotter than their maker prints on them.',
     at: step => heats(step) && step.holder === 'packet',
+  },
+  {
+    id: 'too-hot-kind',
+    text: 'Hotter than this kind stands: it loses some of what it holds for good.',
+    at: step =>
+      heats(step) &&
+      DESICCANTS[step.desiccant].gel === undefined &&
+      step.temperatureC > DESICCANTS[step.desiccant].neverAboveC,
+  },
+  {
+    id: 'beyond-ovens',
+    text: 'Molecular sieve is renewed at 200–300 °C: beyond household ovens, their trays and their seals. Only in a furnace made for such heat, by someone who knows it; else replace it.',
+    at: step => heats(step) && handles(step, 'sieve'),
+  },
+  {
+    id: 'warms',
+    text: 'Molecular sieve warms when it is wetted: never pour it into water, keep it in its holder.',
+    at: step => handles(step, 'sieve'),
+  },
+  {
+    id: 'brine',
+    text: 'Crystals turn to brine: it is corrosive, slippery and harmful to pets. Keep the pack level in a catch tray, away from electronics; wear gloves; rinse what it touched.',
+    at: step => handles(step, 'calcium-chloride'),
+  },
+  {
+    id: 'own-heater',
+    text: 'Take the unit out of the box before you plug it in; on a hard surface, in the open, nothing over its vents, away from filament and paper. Unplug it when its time is up.',
+    at: step => heats(step) && step.oven === 'own heater',
   },
   {
     id: 'swallow',

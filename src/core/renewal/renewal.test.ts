@@ -18,10 +18,26 @@ const ALWAYS_IN_AN_OVEN = ['dye', 'electronics-out', 'printed-holder', 'oven', '
 /** Every step there is, with the cautions it shows. */
 const STEPS: readonly (readonly [string, Step, readonly string[]])[] = [
   ['a box is chosen', { step: 'choose a box' }, ['food-box']],
-  ['orange beads are looked at', { step: 'look at the beads', indicator: 'orange' }, ['swallow']],
-  ['blue beads are looked at', { step: 'look at the beads', indicator: 'blue' }, ['cobalt', 'swallow']],
-  ['unknown beads are weighed', { step: 'weigh the beads', indicator: 'unknown' }, ['cobalt', 'swallow']],
-  ['white beads are replaced', { step: 'replace the beads', indicator: 'none' }, ['swallow']],
+  [
+    'orange beads are looked at',
+    { step: 'look at the beads', indicator: 'orange', desiccant: 'silica-a' },
+    ['swallow'],
+  ],
+  [
+    'blue beads are looked at',
+    { step: 'look at the beads', indicator: 'blue', desiccant: 'silica-a' },
+    ['cobalt', 'swallow'],
+  ],
+  [
+    'unknown beads are weighed',
+    { step: 'weigh the beads', indicator: 'unknown', desiccant: 'silica-a' },
+    ['cobalt', 'swallow'],
+  ],
+  [
+    'white beads are replaced',
+    { step: 'replace the beads', indicator: 'none', desiccant: 'silica-a' },
+    ['swallow'],
+  ],
   ['an electric oven', heat(), ALWAYS_IN_AN_OVEN],
   ['too hot an oven', heat({ temperatureC: 140 }), [...ALWAYS_IN_AN_OVEN, 'too-hot']],
   [
@@ -33,6 +49,31 @@ const STEPS: readonly (readonly [string, Step, readonly string[]])[] = [
   ['a gas oven', heat({ oven: 'gas' }), [...ALWAYS_IN_AN_OVEN, 'gas-oven']],
   ['a dryer', heat({ oven: 'dryer' }), [...ALWAYS_IN_AN_OVEN, 'dryer']],
   ['packets', heat({ holder: 'packet' }), [...ALWAYS_IN_AN_OVEN, 'packet']],
+  [
+    'sieve in a furnace',
+    heat({ desiccant: 'sieve-4a', indicator: 'none', oven: 'unknown', temperatureC: 260 }),
+    [...ALWAYS_IN_AN_OVEN.filter(id => id !== 'dye'), 'dryer', 'beyond-ovens', 'warms'],
+  ],
+  [
+    'sieve is weighed',
+    { step: 'weigh the beads', indicator: 'none', desiccant: 'sieve-3a' },
+    ['swallow', 'warms'],
+  ],
+  [
+    'clay, too hot',
+    heat({ desiccant: 'clay', indicator: 'none', temperatureC: 200 }),
+    [...ALWAYS_IN_AN_OVEN.filter(id => id !== 'dye'), 'too-hot-kind'],
+  ],
+  [
+    'crystals are replaced',
+    { step: 'replace the beads', indicator: 'none', desiccant: 'calcium-chloride' },
+    ['brine', 'swallow'],
+  ],
+  [
+    'a plug-in unit on its own heater',
+    heat({ oven: 'own heater', holder: 'plug-in unit', temperatureC: 90 }),
+    ['dye', 'electronics-out', 'cool-covered', 'own-heater', 'swallow'],
+  ],
   [
     'a microwave',
     heat({ oven: 'microwave' }),

@@ -5,7 +5,16 @@ import type { ReadingWord } from './reading.ts'
 export type BoxJudgement =
   | { readonly word: 'good until'; readonly dateS: Seconds; readonly latestS: Seconds }
   | { readonly word: 'renew by'; readonly dateS: Seconds; readonly latestS: Seconds }
+  /** Holds by its reading, and may yet be over: the chance of it. */
+  | {
+      readonly word: 'may be over'
+      readonly chance: number
+      readonly dateS: Seconds
+      readonly latestS: Seconds
+    }
   | { readonly word: 'over since'; readonly dateS: Seconds }
+  /** Renewed since it was last read: what it reads then counts. */
+  | { readonly word: 'settling'; readonly readS: Seconds }
   | { readonly word: "can't reach"; readonly floorRhPercent: PercentRh; readonly wouldDo: string }
   | { readonly word: 'not known'; readonly todo: string }
 
@@ -20,10 +29,21 @@ export interface BoxEvidence {
   readonly readingWord: ReadingWord | null
   /** When the readings' present run above the target began; null if the last reading is not over. */
   readonly overSinceS: Seconds | null
+  /** When its charge was last heated, swapped or put in; null where that was before the last reading, or never. */
+  readonly renewedS: Seconds | null
+  /** How long after that a reading tells. */
+  readonly settlesForS: Seconds
   readonly hasCharge: boolean
   readonly hasWeighing: boolean
   /** 10 % and 90 % dates at which the target is left; null while the forecast is not there. */
-  readonly leaves: { readonly earlyS: Seconds; readonly lateS: Seconds } | null
+  readonly leaves: {
+    readonly earlyS: Seconds
+    readonly lateS: Seconds
+    /** The date as likely before as after. */
+    readonly middleS: Seconds
+    /** Of the draws, how many have left the target by now. */
+    readonly shareNow: number
+  } | null
   readonly floor: {
     readonly rhPercent: PercentRh
     readonly probabilityAboveTarget: number
@@ -40,12 +60,21 @@ export function judgeBox(evidence: BoxEvidence): BoxJudgement {
     return { word: 'not known', todo: 'read it once' }
   if (evidence.floor && evidence.floor.probabilityAboveTarget > SURE)
     return { word: "can't reach", floorRhPercent: evidence.floor.rhPercent, wouldDo: evidence.floor.wouldDo }
+  const { renewedS } = evidence
+  if (renewedS !== null) {
+    const readS = renewedS + evidence.settlesForS
+    // an old reading above the target says nothing of what is in it now
+    if (evidence.nowS < readS || evidence.readingWord === 'over') return { word: 'settling', readS }
+  }
   if (evidence.readingWord === 'over' && evidence.overSinceS !== null)
     return { word: 'over since', dateS: evidence.overSinceS }
   if (evidence.readingWord === 'blind' && !evidence.hasWeighing)
     return { word: 'not known', todo: 'weigh the beads' }
   if (evidence.leaves === null) return { word: 'not known', todo: 'wait: still reckoning' }
-  const { earlyS, lateS } = evidence.leaves
+  const { earlyS, lateS, middleS, shareNow } = evidence.leaves
+  // the display says it holds: a tail of the draws is a chance, not a date to renew by
+  if (earlyS <= evidence.nowS && middleS > evidence.nowS && evidence.readingWord === 'holds')
+    return { word: 'may be over', chance: shareNow, dateS: middleS, latestS: Math.max(lateS, middleS) }
   const dateS = Math.max(earlyS, evidence.nowS)
   const word = dateS <= evidence.nowS + RENEW_WITHIN_S ? 'renew by' : 'good until'
   return { word, dateS, latestS: Math.max(lateS, dateS) }

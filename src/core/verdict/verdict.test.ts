@@ -8,6 +8,12 @@ import { readingWord } from './reading.ts'
 import { spoolWord } from './spool.ts'
 
 const DAY = 86_400
+const at = (early: number, late: number) => ({
+  earlyS: early * DAY,
+  lateS: late * DAY,
+  middleS: ((early + late) / 2) * DAY,
+  shareNow: 0.1,
+})
 const word = (relativeHumidityPercent: number, target = 25, settled = true) =>
   readingWord(USUAL_HYGROMETER, { relativeHumidityPercent, settled }, target)
 
@@ -36,15 +42,31 @@ describe('box', () => {
     targetRhPercent: 25,
     readingWord: 'holds',
     overSinceS: null,
+    renewedS: null,
+    settlesForS: DAY,
     hasCharge: true,
     hasWeighing: false,
-    leaves: { earlyS: 1040 * DAY, lateS: 1090 * DAY },
+    leaves: at(1040, 1090),
     floor: { rhPercent: 8, probabilityAboveTarget: 0.01, wouldDo: 'a foam strip' },
   }
   test.each<[string, Partial<BoxEvidence>, string]>([
     ['weeks left', {}, 'good until'],
-    ['within a fortnight', { leaves: { earlyS: 1009 * DAY, lateS: 1030 * DAY } }, 'renew by'],
-    ['the target may be lost already', { leaves: { earlyS: 990 * DAY, lateS: 1003 * DAY } }, 'renew by'],
+    ['within a fortnight', { leaves: at(1009, 1030) }, 'renew by'],
+    ['the target may be lost already', { leaves: at(990, 1003) }, 'renew by'],
+    ['a tail of the draws is over, the reading holds', { leaves: at(999, 1300) }, 'may be over'],
+    ['the same, read near', { leaves: at(999, 1300), readingWord: 'near' }, 'renew by'],
+    [
+      'renewed an hour ago',
+      { renewedS: 999.9 * DAY, readingWord: 'over', overSinceS: 980 * DAY },
+      'settling',
+    ],
+    [
+      'renewed, not read since',
+      { renewedS: 990 * DAY, readingWord: 'over', overSinceS: 980 * DAY },
+      'settling',
+    ],
+    ['renewed last week, held before', { renewedS: 990 * DAY }, 'good until'],
+    ['renewed today, held before', { renewedS: 999.5 * DAY }, 'settling'],
     ['read over', { readingWord: 'over', overSinceS: 980 * DAY }, 'over since'],
     [
       'floor above target',
@@ -59,7 +81,7 @@ describe('box', () => {
     ['no forecast yet', { leaves: null }, 'not known'],
   ])('%s', (_, change, expected) => expect(judgeBox({ ...evidence, ...change }).word).toBe(expected))
   test('a date never lies before today', () => {
-    const judgement = judgeBox({ ...evidence, leaves: { earlyS: 990 * DAY, lateS: 995 * DAY } })
+    const judgement = judgeBox({ ...evidence, leaves: at(990, 995) })
     expect(judgement).toEqual({ word: 'renew by', dateS: 1000 * DAY, latestS: 1000 * DAY })
   })
 })

@@ -2,6 +2,8 @@ import { afterEach, expect, jest, test } from '@jest/globals'
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react'
 import { boathouseLoft } from '#demo/loft.ts'
 import { memoryStore, NOW, renderPlace } from '#testing/place-harness.tsx'
+import { fold } from '#journal/fold.ts'
+import { boxView } from '#journal/box-view.ts'
 import LogReading from './log-reading.tsx'
 
 afterEach(cleanup)
@@ -40,6 +42,20 @@ test('what is wrong is said beside its field, and nothing is written', async () 
   expect(added()).toEqual([])
   // what was typed is still there
   expect(screen.getByLabelText<HTMLInputElement>(/Relative humidity/).value).toBe('damp')
+})
+
+test('a display that shows nothing is kept as that; the box asks for it until it is read', async () => {
+  const { store, added } = await open()
+  fireEvent.click(screen.getByText('No reading to give'))
+  fireEvent.click(screen.getByText('It shows nothing'))
+  expect((await screen.findByRole('status')).textContent).toContain('That it could not be read is kept.')
+  expect(added()[0]).toMatchObject({
+    what: 'Cox: its display shows nothing',
+    entries: [{ kind: 'box.unread', payload: { boxId: 'cox', why: 'shows nothing' } }],
+  })
+  expect(boxView(fold(store.acts), 'cox', NOW + 1)!.unread).toMatchObject({ why: 'shows nothing' })
+  fireEvent.click(screen.getByText('Undo'))
+  await waitFor(() => expect(boxView(fold(store.acts), 'cox', NOW + 1)!.unread).toBeNull())
 })
 
 test('a slip of scale is asked about; the answer is what is kept', async () => {

@@ -1,11 +1,16 @@
-import { Checkbox, Modal, NativeSelect, TextInput } from '@mantine/core'
-import { useState } from 'react'
+import { Dialog } from '#ui/dialog.tsx'
+import { Checkbox, NativeSelect, TextInput } from '@mantine/core'
+import { useMemo, useState } from 'react'
 import { inScale } from '#core/reading/scale-slip.ts'
 import type { Act } from '#records/act.ts'
-import { boxView, instrumentFor } from '#journal/box-view.ts'
+import type { Unread } from '#records/picklists.ts'
+import { boxView } from '#journal/box-view.ts'
+import { instrumentFor, instrumentForRoom } from '#journal/instruments.ts'
+import { roomsOf } from '#journal/rooms.ts'
+import { inShelfOrder } from '#journal/shelf-order.ts'
 import type { State } from '#journal/state.ts'
 import { againText } from '#ui/dates.ts'
-import { inTenths, inWhole, THIN } from '#ui/format.ts'
+import { THIN, asTyped, inTenths } from '#ui/format.ts'
 import { StateMark } from '#draw/state-mark.tsx'
 import { FormFoot } from '#ui/form-foot.tsx'
 import { useJournalTools, usePreferences } from '#session/journal-context.tsx'
@@ -13,11 +18,16 @@ import { useJournal } from '#session/journal-query.ts'
 import { useUndo, useWriteAct } from '#session/writing.ts'
 import { WhenField } from '#ui/when-field.tsx'
 import { useCheckedForm } from '#ui/checked-form.ts'
-import { checkReading, type ReadingForm, type ReadingToKeep } from './reading-form.ts'
+import { expectationAt, nearTemperatures } from '#session/expectation.ts'
+import { knownBox } from '#session/known-box.ts'
+import { useReport } from '#session/reports.ts'
+import { UnreadWords } from '#ui/unread-words.tsx'
+import { SlipQuestion } from '#ui/slip-question.tsx'
+import { checkReading, type FormContext, type ReadingForm, type ReadingToKeep } from './reading-form.ts'
 import hand from '#ui/hand.module.css'
 import css from './log-reading.module.css'
 
-type Question = Extract<ReadingToKeep, { kind: 'question' }>
+type Question = Extract<ReadingToKeep, { kind: 'question' | 'slip' }>
 
 /** One reading, of a box or of the room. Stays open until it is kept; then says what it means, with its undo. */
 export default function LogReading({
@@ -33,27 +43,40 @@ export default function LogReading({
   const write = useWriteAct()
   const { state } = journal
   const places = [
-    ...[...state.boxes.values()]
-      .sort((a, b) => a.board - b.board || a.leftMm - b.leftMm)
-      .map(box => ({ value: `box:${box.boxId}`, label: box.name })),
-    ...[...state.rooms.values()].map(room => ({ value: `room:${room.roomId}`, label: `Room: ${room.name}` })),
+    ...inShelfOrder(state).map(box => ({ value: `box:${box.boxId}`, label: box.name })),
+    ...roomsOf(state).map(room => ({ value: `room:${room.roomId}`, label: `Room: ${room.name}` })),
   ]
   const [openedMs] = useState(() => maker.nowMs())
   const [question, setQuestion] = useState<Question | null>(null)
   const [kept, setKept] = useState<Act | null>(null)
-  const contextOf = (typed: ReadingForm) => {
+  /** What was typed when a slip was asked about: pressed again unchanged, it is meant. */
+  const [asked, setAsked] = useState<string | null>(null)
+  const [where, setWhere] = useState(place ?? places[0]?.value ?? '')
+  const known = useMemo(
+    () => (where.startsWith('box:') ? knownBox(journal, where.slice(4)) : null),
+    [journal, where],
+  )
+  const { data: report } = useReport(where.slice(4), known?.facts)
+  const contextOf = (typed: ReadingForm): FormContext => {
     const [kind, id] = typed.place.split(/:(.*)/s)
-    const instrument =
-      kind === 'box'
-        ? instrumentFor(state, id!)
-        : ([...state.instruments.values()].find(item => item.boxId === null) ??
-          [...state.instruments.values()][0])
+    const instrument = kind === 'box' ? instrumentFor(state, id!) : instrumentForRoom(state)
     return {
       nowMs: maker.nowMs(),
       scale,
       instrumentId: instrument?.instrumentId ?? '',
       sinceMs: kind === 'box' ? (state.boxes.get(id!)?.madeMs ?? 0) : 0,
-      nearC: nearestTemperatures(state, typed.place),
+      nearC: nearestTemperatures(state, typed.place, maker.nowMs()),
+      expected: expectationAt(
+        state,
+        { in: kind === 'box' ? 'box' : 'room', id: id! },
+        {
+          atMs: maker.nowMs(),
+          report: typed.place === where ? report : undefined,
+          nearC: nearestTemperatures(state, typed.place, maker.nowMs()),
+          instrument,
+        },
+      ),
+      meant: asked === keyOf(typed),
     }
   }
   const form = useCheckedForm<ReadingForm, ReadingToKeep>(
@@ -69,12 +92,24 @@ export default function LogReading({
     // an answer is about what was typed then
     () => setQuestion(null),
   )
-  const near = nearestTemperatures(state, form.values.place)
+  const near = nearestTemperatures(state, form.values.place, openedMs)
   const take = (reading: ReadingToKeep) => {
-    setQuestion(reading.kind === 'question' ? reading : null)
+    setQuestion(reading.kind === 'ready' ? null : reading)
+    setAsked(reading.kind === 'slip' ? keyOf(form.values) : null)
     if (reading.kind !== 'ready') return
     const label = places.find(item => item.value === form.values.place)?.label ?? ''
     write.mutate({ what: `${label}: read`, drafts: reading.drafts }, { onSuccess: setKept })
+  }
+  const sayUnread = (why: Unread) => {
+    const [, boxId] = form.values.place.split(/:(.*)/s)
+    const label = places.find(item => item.value === form.values.place)?.label ?? ''
+    write.mutate(
+      {
+        what: `${label}: its display ${why}`,
+        drafts: [{ kind: 'box.unread', atMs: maker.nowMs(), payload: { boxId: boxId!, why } }],
+      },
+      { onSuccess: setKept },
+    )
   }
   const answer = (meantC: number) => {
     const checked = checkReading({ ...form.values, meantC }, contextOf(form.values))
@@ -82,19 +117,29 @@ export default function LogReading({
     else form.setErrors(checked.errors)
   }
 
+  const answerSlip = (changed: Partial<ReadingForm>) => {
+    const typed = { ...form.values, ...changed }
+    form.setValues(changed)
+    const checked = checkReading(typed, { ...contextOf(typed), meant: true })
+    if (checked.ok) take(checked.kept)
+    else form.setErrors(checked.errors)
+  }
+
   return (
-    <Modal
-      opened
-      onClose={close}
-      title={kept ? 'Kept' : 'Log a reading'}
-      centered
-      closeButtonProps={{ 'aria-label': 'Close' }}
-    >
+    <Dialog onClose={close} title={kept ? 'Kept' : 'Log a reading'}>
       {kept ? (
         <Kept act={kept} close={close} />
       ) : (
         <form onSubmit={form.onKeep(take)} noValidate className={hand.form}>
-          <NativeSelect label="Where" data={places} {...form.getInputProps('place')} />
+          <NativeSelect
+            label="Where"
+            data={places}
+            value={form.values.place}
+            onChange={event => {
+              form.setFieldValue('place', event.currentTarget.value)
+              setWhere(event.currentTarget.value)
+            }}
+          />
           <TextInput
             data-autofocus
             label="Relative humidity, %"
@@ -116,7 +161,16 @@ export default function LogReading({
               {...form.getInputProps('justOpened', { type: 'checkbox' })}
             />
           )}
-          {question && (
+          {question?.kind === 'slip' && (
+            <SlipQuestion
+              slip={question.slip}
+              form={{ humidity: form.values.humidity, temperature: form.values.temperature }}
+              scale={scale}
+              onAnswer={changed => answerSlip(changed)}
+              onOpened={() => answerSlip({ justOpened: true })}
+            />
+          )}
+          {question?.kind === 'question' && (
             <div className={hand.question} data-part="question" role="alert">
               <p>
                 {inTenths(question.typed)} °{scale} is far from where this stood last
@@ -132,23 +186,25 @@ export default function LogReading({
               </button>
             </div>
           )}
+          {form.values.place.startsWith('box:') && (
+            <p className={css.unread}>
+              <UnreadWords onSay={sayUnread} />
+            </p>
+          )}
           <FormFoot write={write} />
         </form>
       )}
-    </Modal>
+    </Dialog>
   )
 }
 
-function nearestTemperatures(state: State, place: string): number[] {
+const keyOf = ({ place, humidity, temperature, justOpened }: ReadingForm): string =>
+  JSON.stringify([place, humidity, temperature, justOpened])
+
+/** Where this place and its room last stood, the place itself first: what is typed is held against it. */
+function nearestTemperatures(state: State, place: string, nowMs: number): number[] {
   const [kind, id] = place.split(/:(.*)/s)
-  const box = kind === 'box' ? state.boxes.get(id!) : undefined
-  const last = (match: (where: State['readings'][number]['place']) => boolean) =>
-    state.readings.filter(reading => match(reading.place)).at(-1)?.temperatureC
-  const own = last(where =>
-    kind === 'box' ? where.in === 'box' && where.boxId === id : where.in === 'room' && where.roomId === id,
-  )
-  const room = last(where => where.in === 'room' && where.roomId === (box?.roomId ?? id))
-  return [own, room].filter(value => value !== undefined)
+  return nearTemperatures(state, { in: kind === 'box' ? 'box' : 'room', id: id! }, nowMs + 1).reverse()
 }
 
 /** What the reading says, at once, and the way back. */
@@ -164,14 +220,14 @@ function Kept({ act, close }: { readonly act: Act; readonly close: () => void })
     <div className={css.kept} data-part="kept" role="status">
       {reading?.word && view?.target ? (
         <p className={css.keptWord} data-part="kept-word">
-          <StateMark word={reading.word} /> {inWhole(reading.relativeHumidityPercent)}
-          {THIN}% of {view.target.rhPercent}: <strong>{reading.word}</strong>
+          <StateMark word={reading.word} /> {asTyped(reading.relativeHumidityPercent)}
+          {THIN}% of {asTyped(view.target.rhPercent)}: <strong>{reading.word}</strong>
           {reading.lookAgainMs !== null && (
             <>. Look again {againText(reading.lookAgainMs, maker.nowMs(), maker.zone)}.</>
           )}
         </p>
       ) : (
-        <p>The reading is kept.</p>
+        <p>{entry ? 'The reading is kept.' : 'That it could not be read is kept.'}</p>
       )}
       <button
         type="button"

@@ -17,6 +17,13 @@ const context: FormContext = {
   instrumentId: 'i1',
   sinceMs: now - 9e9,
   nearC: [14, 13],
+  expected: {
+    rhPercent: { low: 18, middle: 21, high: 24 },
+    nearC: [14, 13],
+    accuracyPercentRh: 5,
+    lastRhPercent: 21,
+  },
+  meant: false,
 }
 const check = (f: Partial<ReadingForm> = {}, c: Partial<FormContext> = {}) => {
   const checked = checkReading({ ...form, ...f }, { ...context, ...c })
@@ -92,3 +99,36 @@ test('a room is read too', () =>
   expect(check({ place: 'room:r1' })).toMatchObject({
     drafts: [{ payload: { place: { in: 'room', roomId: 'r1' } } }],
   }))
+
+describe('a likely slip is asked about, as on the round', () => {
+  test.each([
+    ['nothing', { humidity: '0' }],
+    ['share', { humidity: '0.34' }],
+    ['jump', { humidity: '98' }],
+    ['turned round', { humidity: '12' }],
+  ])('%s', (kind, change) => {
+    // 12 lies within what the display may show; further off it is asked about
+    if (kind === 'turned round')
+      return expect(
+        check(
+          { humidity: '52' },
+          {
+            expected: {
+              ...context.expected,
+              rhPercent: { low: 23, middle: 25, high: 27 },
+              lastRhPercent: 25,
+            },
+          },
+        ),
+      ).toMatchObject({ kind: 'slip', slip: { kind } })
+    expect(check(change)).toMatchObject({ kind: 'slip', slip: { kind } })
+    expect(check(change, { meant: true })).toMatchObject({ kind: 'ready' })
+  })
+  test('RH and °C in each other’s field, where nothing is known of the place yet', () =>
+    expect(
+      check(
+        { humidity: '21', temperature: '42' },
+        { nearC: [], expected: { ...context.expected, rhPercent: null, nearC: [], lastRhPercent: null } },
+      ),
+    ).toMatchObject({ kind: 'slip', slip: { kind: 'swapped', rhPercent: 42, temperature: 21 } }))
+})

@@ -1,3 +1,4 @@
+import { slipOf, type Expectation, type Slip } from '#core/reading/slips.ts'
 import { inScale, scaleSlip, type TemperatureScale } from '#core/reading/scale-slip.ts'
 import type { Draft } from '#records/act.ts'
 import { celsiusOf, readingDrafts, shownErrors, type ShownErrors } from '#session/reading-entry.ts'
@@ -23,6 +24,10 @@ export interface FormContext {
   readonly sinceMs: number
   /** Where box and room last stood, °C; used when the field is left empty, and to question a slip of scale. */
   readonly nearC: readonly number[]
+  /** What the display would show there by what is known. */
+  readonly expected: Expectation
+  /** The person has looked at the question and means what is typed. */
+  readonly meant: boolean
 }
 
 /** Entries to write, or a question to answer first. */
@@ -34,6 +39,7 @@ export type ReadingToKeep =
       readonly asTypedC: number
       readonly otherwiseC: number
     }
+  | { readonly kind: 'slip'; readonly slip: Slip }
 
 const USUAL_C = 20
 
@@ -47,6 +53,18 @@ export function checkReading(form: ReadingForm, context: FormContext): Checked<R
       : scaleSlip({ value: typed, scale: context.scale, nearC: context.nearC })
   const temperatureC = left ? (context.nearC[0] ?? USUAL_C) : (form.meantC ?? celsiusOf(typed, context.scale))
   const rhPercent = parseDecimal(form.humidity)
+  const other =
+    context.meant || form.meantC !== null
+      ? null
+      : slipOf(
+          {
+            rhPercent,
+            temperature: left ? null : typed,
+            scale: context.scale,
+            opened: form.justOpened,
+          },
+          context.expected,
+        )
   const errors: ShownErrors & { when?: string } = shownErrors(
     { rhPercent, temperature: inScale(temperatureC, context.scale) },
     context.scale,
@@ -57,6 +75,7 @@ export function checkReading(form: ReadingForm, context: FormContext): Checked<R
     errors.when = 'This time lies ahead: take the time the display was read, now or earlier.'
   else if (form.when < context.sinceMs) errors.when = 'That is before it was set up here: pick a later time.'
   if (Object.keys(errors).length > 0) return { ok: false, errors }
+  if (other && other.kind !== 'scale') return { ok: true, kept: { kind: 'slip', slip: other } }
   if (slip) return { ok: true, kept: { kind: 'question', typed, ...slip } }
   const [kind, id] = form.place.split(/:(.*)/s) as ['box' | 'room', string]
   return {

@@ -1,4 +1,6 @@
-import { Modal, NativeSelect } from '@mantine/core'
+import { scaleStepG } from '#journal/scales.ts'
+import { Dialog } from '#ui/dialog.tsx'
+import { NativeSelect } from '@mantine/core'
 import { useState, type KeyboardEvent } from 'react'
 import { cautionsAt } from '#core/renewal/cautions.ts'
 import { Cautions } from '#ui/cautions.tsx'
@@ -8,6 +10,7 @@ import { useJournalTools } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
 import { useWriteAct } from '#session/writing.ts'
 import { WhenField } from '#ui/when-field.tsx'
+import { crowdedText } from '#draw/crowded.ts'
 import { moveDrafts, moveWords } from '#session/move-drafts.ts'
 import {
   boxOf,
@@ -59,16 +62,23 @@ export default function MoveDialog({ close, boxId, thingId, to: startTo }: Props
   const thing = all.find(item => idOf(item) === id)
   if (!thing)
     return (
-      <Modal opened onClose={close} title="Move" centered closeButtonProps={{ 'aria-label': 'Close' }}>
+      <Dialog onClose={close} title="Move">
         <p>There is nothing to move here: no spool and no beads.</p>
-      </Modal>
+      </Dialog>
     )
   const places = placesToGo(state, thing)
   const from = boxOf(thing)
   const others = all.filter(item => item.kind === thing.kind && idOf(item) !== id && boxOf(item) !== from)
   const instead = others.find(item => idOf(item) === insteadId) ?? null
+  const crowded =
+    thing.kind === 'spool' && to?.startsWith('box:')
+      ? crowdedText(state, to.slice(4), { count: 1, ...thing.spool })
+      : null
   const submit = form.onKeep(({ place, ...move }) =>
-    write.mutate({ what: moveWords(move, place.name), drafts: moveDrafts(move) }, { onSuccess: close }),
+    write.mutate(
+      { what: moveWords(move, place.name), drafts: moveDrafts(move, scaleStepG(state)) },
+      { onSuccess: close },
+    ),
   )
   const onKey = (event: KeyboardEvent) => {
     if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return
@@ -78,14 +88,7 @@ export default function MoveDialog({ close, boxId, thingId, to: startTo }: Props
     form.setFieldValue('to', hit.key)
   }
   return (
-    <Modal
-      opened
-      onClose={close}
-      title="Move or swap"
-      size="lg"
-      centered
-      closeButtonProps={{ 'aria-label': 'Close' }}
-    >
+    <Dialog onClose={close} title="Move or swap" size="lg">
       <form onSubmit={submit} onKeyDown={onKey} noValidate className={hand.form} data-part="move-form">
         <NativeSelect
           label="What"
@@ -120,6 +123,11 @@ export default function MoveDialog({ close, boxId, thingId, to: startTo }: Props
             {form.errors['to']}
           </p>
         )}
+        {crowded && (
+          <p className={hand.notice} role="status" data-part="crowded">
+            {crowded} Whether they go in otherwise is for you to see.
+          </p>
+        )}
         {from !== null && others.length > 0 && (
           <NativeSelect
             label={`In its place, into ${state.boxes.get(from)?.name ?? 'the box'}`}
@@ -138,11 +146,17 @@ export default function MoveDialog({ close, boxId, thingId, to: startTo }: Props
           <WhenField latestMs={nowMs} {...form.valueOf('when')} />
         </details>
         {thing.kind === 'charge' && (
-          <Cautions list={cautionsAt({ step: 'replace the beads', indicator: thing.charge.indicator })} />
+          <Cautions
+            list={cautionsAt({
+              step: 'replace the beads',
+              indicator: thing.charge.indicator,
+              desiccant: thing.charge.desiccant,
+            })}
+          />
         )}
         <FormFoot write={write} />
       </form>
-    </Modal>
+    </Dialog>
   )
 }
 

@@ -48,7 +48,9 @@ describe('moving', () => {
   test('a spool goes where its key says, and is in one place', async () => {
     const store = open({ boxId: 'cox' })
     const launch = await screen.findByRole('radio', { name: /^Launch/ })
-    fireEvent.keyDown(launch, { key: '2' })
+    // Cox, Stroke, Launch: a box keeps its key, though Cox is no place to go from Cox
+    expect(screen.queryByRole('radio', { name: /^Cox/ })).toBeNull()
+    fireEvent.keyDown(launch, { key: '3' })
     keep()
     const act = await written(store)
     expect(act.what).toBe('PLA ochre: to Launch')
@@ -111,6 +113,18 @@ describe('moving', () => {
     keep()
     expect((await screen.findByRole('alert')).textContent).toMatch(message)
     expect(store.acts).toHaveLength(acts.length)
+  })
+  test('more spools than stand side by side are told before they are kept', async () => {
+    const store = open({ thingId: 'cox-spool-1' })
+    fireEvent.click(await screen.findByRole('radio', { name: /the printer/ }))
+    expect(screen.queryByText(/side by side/)).toBeNull()
+    fireEvent.click(screen.getByRole('radio', { name: /^Oarlock/ }))
+    expect((await screen.findByText(/side by side/)).textContent).toMatch(
+      /^Oarlock takes about .* such spools? side by side; with this it holds \d+\. Whether they go in/,
+    )
+    keep()
+    await written(store)
+    expect(fold(store.acts).spools.get('cox-spool-1')!.where).toEqual({ at: 'box', boxId: 'oarlock' })
   })
   test('nothing to move is said', async () => {
     open({ boxId: 'nowhere' })

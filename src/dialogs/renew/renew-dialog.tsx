@@ -1,7 +1,11 @@
-import { Modal, NativeSelect, TextInput } from '@mantine/core'
+import { Dialog } from '#ui/dialog.tsx'
+import { NativeSelect, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import * as v from 'valibot'
+import { DESICCANTS } from '#core/desiccant/catalogue.ts'
 import { cautionsAt } from '#core/renewal/cautions.ts'
+import { heatWay } from '#core/renewal/ways.ts'
+import { scaleStepG } from '#journal/scales.ts'
 import { heatingField } from '#records/fields.ts'
 import type { Indicator, Oven } from '#records/kinds/charge.ts'
 import type { Freshness } from '#core/evidence/freshness.ts'
@@ -28,6 +32,7 @@ const OVEN_WORDS: Readonly<Record<Oven, string>> = {
   gas: 'gas oven',
   dryer: 'filament or food dryer',
   microwave: 'microwave',
+  'own heater': 'its own heater, plugged in',
   unknown: 'something else',
 }
 export const INDICATOR_WORDS: Readonly<Record<Indicator, string>> = {
@@ -58,12 +63,16 @@ export default function RenewDialog({
   const rooms = [...state.rooms.values()]
   const boxRoomId = charge.boxId === null ? undefined : state.boxes.get(charge.boxId)?.roomId
   const [nowMs] = useState(() => maker.nowMs())
+  const way = heatWay(charge)
+  const isGel = DESICCANTS[charge.desiccant].gel !== undefined
   const form = useCheckedForm<RenewForm, Renewal>(
     {
-      how: 'heated',
-      oven: 'electric',
-      temperature: measures.temperature.field(110),
-      hours: '2',
+      how: way && way.notAtHome === null ? 'heated' : 'replaced',
+      oven: way?.ovens[0] ?? 'unknown',
+      temperature: measures.temperature.field(
+        isGel && charge.holder !== 'plug-in unit' ? 110 : (way?.usualC ?? 110),
+      ),
+      hours: String(way?.usualHours ?? 2),
       roomId: boxRoomId ?? rooms[0]?.roomId ?? '',
       before: NOT_WEIGHED,
       after: NOT_WEIGHED,
@@ -84,7 +93,10 @@ export default function RenewDialog({
     const done =
       renewal.how === 'heated' ? `heated, ${measures.temperature.text(renewal.temperatureC)}` : 'replaced'
     write.mutate(
-      { what: `${boxName}: beads ${done}`, drafts: renewDrafts(charge, renewal, when, maker) },
+      {
+        what: `${boxName}: beads ${done}`,
+        drafts: renewDrafts(charge, renewal, when, maker, scaleStepG(state)),
+      },
       {
         onSuccess: () => {
           // a renewal is worth keeping: the browser is asked not to clear it away
@@ -105,32 +117,31 @@ export default function RenewDialog({
           holder: charge.holder,
           temperatureC,
         }
-      : { step: 'replace the beads', indicator: charge.indicator },
+      : { step: 'replace the beads', indicator: charge.indicator, desiccant: charge.desiccant },
   )
   return (
-    <Modal
-      opened
-      onClose={close}
-      title="Renew the beads"
-      size="lg"
-      centered
-      closeButtonProps={{ 'aria-label': 'Close' }}
-    >
+    <Dialog onClose={close} title={way ? 'Renew the beads' : 'Replace it'} size="lg">
       <form onSubmit={submit} noValidate className={hand.form}>
         <ChoiceRow
           legend="What was done"
           options={[
-            ['heated', 'heated'],
-            ['replaced', 'new beads in'],
+            ...(way ? [['heated', 'heated'] as const] : []),
+            ['replaced', isGel ? 'new beads in' : 'a new one in'],
           ]}
+          {...(way ? {} : { note: 'It is used once: no oven brings it back.' })}
           chosen={how}
           choose={chosen => form.setFieldValue('how', chosen)}
         />
         {how === 'heated' ? (
           <>
+            {way?.notAtHome && (
+              <p className={hand.notice} role="alert">
+                {way.notAtHome}
+              </p>
+            )}
             <NativeSelect
               label="Heated in"
-              data={Object.entries(OVEN_WORDS).map(([value, label]) => ({ value, label }))}
+              data={(way?.ovens ?? []).map(value => ({ value, label: OVEN_WORDS[value] }))}
               {...form.getInputProps('oven')}
             />
             <div className={hand.pair}>
@@ -169,18 +180,20 @@ export default function RenewDialog({
         ) : (
           <>
             <TextInput
-              label={`New beads, ${measures.weight.unit}`}
+              label={`${isGel ? 'New beads' : 'The new one, dry'}, ${measures.weight.unit}`}
               inputMode="decimal"
               autoComplete="off"
               data-autofocus
               {...form.getInputProps('mass')}
             />
             <div className={hand.pair}>
-              <NativeSelect
-                label="Their colour"
-                data={Object.entries(INDICATOR_WORDS).map(([value, label]) => ({ value, label }))}
-                {...form.getInputProps('indicator')}
-              />
+              {isGel && (
+                <NativeSelect
+                  label="Their colour"
+                  data={Object.entries(INDICATOR_WORDS).map(([value, label]) => ({ value, label }))}
+                  {...form.getInputProps('indicator')}
+                />
+              )}
               <NativeSelect
                 label="How fresh"
                 data={FRESH_WORDS.map(([value, label]) => ({ value, label }))}
@@ -207,6 +220,6 @@ export default function RenewDialog({
         <Cautions list={cautions} />
         <FormFoot write={write} />
       </form>
-    </Modal>
+    </Dialog>
   )
 }

@@ -26,7 +26,6 @@ export type Renewal =
 
 /** Weighed when they come out, heated, weighed when they go in: in this order, a minute apart. */
 const MINUTE_MS = 60_000
-const SCALE_ERROR_G = 1
 
 /** One renewal as one act. */
 export function renewDrafts(
@@ -34,34 +33,39 @@ export function renewDrafts(
   renewal: Renewal,
   atMs: number,
   maker: Pick<Maker, 'newId'>,
+  /** The scale's step. */
+  scaleErrorG: number,
 ): Draft[] {
-  const { chargeId, boxId } = charge
+  const { chargeId, boxId, madeMs } = charge
+  // entered a moment ago: nothing is done with it before it is there
+  const minutesBefore = (minutes: number): number =>
+    Math.max(atMs - minutes * MINUTE_MS, madeMs + 2 - minutes)
   const weighed = (weight: Weight | null, whenMs: number): Draft[] =>
     weight
       ? [
           {
             kind: 'charge.weighed',
             atMs: whenMs,
-            payload: { chargeId, grossG: weight.grossG, tareG: weight.tareG, scaleErrorG: SCALE_ERROR_G },
+            payload: { chargeId, grossG: weight.grossG, tareG: weight.tareG, scaleErrorG },
           },
         ]
       : []
   if (renewal.how === 'heated') {
     const { temperatureC, hours, oven, roomId } = renewal
     return [
-      ...weighed(renewal.before, atMs - 2 * MINUTE_MS),
+      ...weighed(renewal.before, minutesBefore(2)),
       {
         kind: 'charge.heated',
-        atMs: atMs - MINUTE_MS,
+        atMs: minutesBefore(1),
         payload: { chargeId, temperatureC, hours, oven, roomId },
       },
       ...weighed(renewal.after, atMs),
     ]
   }
   const newChargeId = maker.newId()
-  const { name, desiccant, holder } = charge
+  const { name, desiccant, holder, pieces, tareG, fillLineG } = charge
   const drafts: Draft[] = [
-    ...weighed(renewal.before, atMs - MINUTE_MS),
+    ...weighed(renewal.before, minutesBefore(1)),
     {
       kind: 'charge.made',
       atMs,
@@ -75,6 +79,9 @@ export function renewDrafts(
         freshness: renewal.freshness,
         freshnessKnown: 'told',
         indicator: renewal.indicator,
+        ...(pieces ? { pieces } : {}),
+        ...(tareG ? { tareG } : {}),
+        ...(fillLineG ? { fillLineG } : {}),
         boxId: null,
       },
     },

@@ -121,6 +121,7 @@ test('a weighing says the air over the beads, with its range, before it is kept'
   const store = memoryStore([...acts])
   const charge = fold(acts).charges.get('launch-beads')!
   renderPlace(<WeighBeads charge={charge} boxC={7} close={() => {}} />, { store })
+  await screen.findByLabelText(/on the scale, g/)
   type(/on the scale, g/, String(dry + 0.1 * dry))
   expect(document.querySelector('[data-part="after-line"]')!.textContent).toMatch(
     /They hold .* of water: air of \d+ \(\d+–\d+\)/,

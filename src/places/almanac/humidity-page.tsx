@@ -7,14 +7,17 @@ import {
   type MoistAir,
   type MoistAirResult,
 } from '#core/air/any-two.ts'
+import type { Answer } from '#core/answer.ts'
+import { dewPointAnswer, vapourDensityAnswer } from '#core/answers/answers.ts'
 import { MATERIAL_IDS, type Material, type MaterialId } from '#core/filament/material.ts'
 import {
   canHeatedAirDry,
-  heatedRhPercent,
+  heatedRhAnswer,
   intakeDewPointNeeded,
   leastDryingTemperature,
 } from '#core/ask/heated-air.ts'
 import { parseDecimal } from '#ui/decimal.ts'
+import { Figure } from '#ui/figure.tsx'
 import { inHundredths, inTenths, inWhole, THIN } from '#ui/format.ts'
 import type { Measures } from '#ui/measures.ts'
 import type { State } from '#journal/state.ts'
@@ -185,21 +188,26 @@ function KnownFields({
 
 function AirList({ air, measures }: { readonly air: MoistAir; readonly measures: Measures }) {
   const { temperature } = measures
-  const rows: readonly (readonly [string, string])[] = [
+  const told = { ...air, knowledge: 'computed' } as const
+  const rows: readonly (readonly [string, string, Answer?])[] = [
     ['temperature', temperature.text(air.temperatureC)],
     ['relative humidity', `${inTenths(air.relativeHumidityPercent)}${THIN}%`],
-    ['dew point', temperature.text(air.dewPointC)],
+    ['dew point', temperature.text(air.dewPointC), dewPointAnswer('dew point', told)],
     ...(Number.isNaN(air.frostPointC) ? [] : [['frost point', temperature.text(air.frostPointC)] as const]),
-    ['vapour density', `${inTenths(air.vapourDensityGPerM3)}${THIN}g/m³`],
+    [
+      'vapour density',
+      `${inTenths(air.vapourDensityGPerM3)}${THIN}g/m³`,
+      vapourDensityAnswer('vapour density', told),
+    ],
     ['vapour pressure', `${inWhole(air.vapourPressurePa)}${THIN}Pa`],
     ['mixing ratio', `${inTenths(air.mixingRatioGPerKg)}${THIN}g/kg`],
   ]
   return (
     <dl className={css.airList}>
-      {rows.map(([name, value]) => (
+      {rows.map(([name, value, answer]) => (
         <div key={name}>
           <dt>{name}</dt>
-          <dd>{value}</dd>
+          <dd>{answer ? <Figure answer={answer}>{value}</Figure> : value}</dd>
         </div>
       ))}
     </dl>
@@ -215,15 +223,17 @@ function Heated({
   readonly heatedC: number
   readonly measures: Measures
 }) {
-  const rh = heatedRhPercent(air, heatedC)
+  const answer = heatedRhAnswer(air, heatedC)
   if (heatedC < air.dewPointC)
     return <p>Dew: below {measures.temperature.text(air.dewPointC)} this air cannot keep its water.</p>
   return (
     <p>
       It then has{' '}
       <strong>
-        {rh < 10 ? inTenths(rh) : inWhole(rh)}
-        {THIN}%
+        <Figure answer={answer}>
+          {answer.value < 10 ? inTenths(answer.value) : inWhole(answer.value)}
+          {THIN}%
+        </Figure>
       </strong>
       , and the same dew point, {measures.temperature.text(air.dewPointC)}. What is dried in it heads for
       that.
@@ -247,15 +257,17 @@ function Dries({
   const limit = material.troubleAbovePercent
   if (limit === null || heatedC <= air.dewPointC) return null
   const answer = canHeatedAirDry(material, air, heatedC, limit)
-  const least = leastDryingTemperature(material, air, limit).value
-  const dewPoint = intakeDewPointNeeded(material, heatedC, limit).value
+  const least = leastDryingTemperature(material, air, limit)
+  const dewPoint = intakeDewPointNeeded(material, heatedC, limit)
   return (
     <>
       <p>
         {material.name} in it ends at{' '}
         <strong>
-          {inHundredths(answer.value)}
-          {THIN}wt %
+          <Figure answer={answer}>
+            {inHundredths(answer.value)}
+            {THIN}wt %
+          </Figure>
         </strong>
         :{' '}
         {answer.can ? (
@@ -264,10 +276,17 @@ function Dries({
           <>
             above the {limit}
             {THIN}% it prints at, however long it stays.{' '}
-            {Number.isNaN(least)
-              ? 'No heat it bears is enough in this air: '
-              : `It takes ${temperature.text(least)} at least; or `}
-            draw in air of a dew point below {temperature.text(dewPoint)}.
+            {Number.isNaN(least.value) ? (
+              'No heat it bears is enough in this air: '
+            ) : (
+              <>
+                It takes <Figure answer={least}>{temperature.text(least.value)}</Figure> at least; or{' '}
+              </>
+            )}
+            draw in air of a dew point below{' '}
+            <Figure answer={dewPoint} after=".">
+              {temperature.text(dewPoint.value)}
+            </Figure>
           </>
         )}
       </p>

@@ -33,7 +33,8 @@ export function MaterialsPage() {
       <h1 className={hand.answer}>What each material comes to</h1>
       <p className={hand.behind}>
         Moisture in balance with the air, against two limits: clean below the first, trouble above the second.
-        Typical values from memory; where prints suffer is fitted to practice.
+        Typical values from memory, and makers differ: touch a name to put in what yours says, and every box
+        is reckoned by it.
       </p>
       <Slider
         says={rhPercent === null ? 'Each at its own target' : `In air of ${inWhole(rhPercent)}${THIN}%`}
@@ -92,9 +93,9 @@ export function MaterialsPage() {
       </table>
       {changing && <OwnValues id={changing} close={() => setChanging(null)} />}
       <p className={hand.aside}>
-        Touch a name to put your own values in; they stand upright and heavier here and are used everywhere.
-        The strip: a tick where a print is clean, a bar from where it suffers, a drop where the material ends.
-        Whoever needs nylon clean must dry it by heat: no ordinary box holds it there.
+        Your own values stand upright and heavier. The strip: a tick where a print is clean, a bar from where
+        it suffers, a drop where the material ends. Whoever needs nylon clean must dry it by heat: no ordinary
+        box holds it there.
       </p>
     </>
   )

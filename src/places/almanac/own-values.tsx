@@ -1,4 +1,5 @@
-import { Modal, TextInput } from '@mantine/core'
+import { Dialog } from '#ui/dialog.tsx'
+import { TextInput } from '@mantine/core'
 import { MATERIALS } from '#core/filament/catalogue.ts'
 import type { MaterialId } from '#core/filament/material.ts'
 import type { Draft } from '#records/act.ts'
@@ -32,13 +33,7 @@ export function OwnValues({ id, close }: { readonly id: MaterialId; readonly clo
     write.mutate({ what: `${id}: own values`, drafts }, { onSuccess: close })
   })
   return (
-    <Modal
-      opened
-      onClose={close}
-      title={`${id}: your own values`}
-      centered
-      closeButtonProps={{ 'aria-label': 'Close' }}
-    >
+    <Dialog onClose={close} title={`${id}: your own values`}>
       <form onSubmit={submit} noValidate className={hand.form}>
         <p className={hand.aside}>
           From your maker’s data sheet, or your own weighing. An empty field goes by the almanac.
@@ -54,7 +49,7 @@ export function OwnValues({ id, close }: { readonly id: MaterialId; readonly clo
         ))}
         <FormFoot write={write} />
       </form>
-    </Modal>
+    </Dialog>
   )
 }
 

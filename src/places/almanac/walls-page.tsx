@@ -4,7 +4,6 @@ import { FILMS, wallConductanceLPerH, WALLS, type WallMaterial } from '#core/con
 import { breathingLPerH } from '#core/container/breathing.ts'
 import { drainLPerH } from '#core/container/drain.ts'
 import { holeLPerH, OUTLETS } from '#core/container/hole.ts'
-import { PLUG_IN_UNIT } from '#core/desiccant/plug-in-unit.ts'
 import { useState } from 'react'
 import { inTenths, THIN } from '#ui/format.ts'
 import { Slider } from './slider.tsx'
@@ -123,7 +122,7 @@ export function WallsPage() {
           <table className={css.almanacTable}>
             <caption>Beads lie in, L/h</caption>
             <tbody>
-              {[...Object.values(HOLDERS), { name: 'plug-in unit', ...PLUG_IN_UNIT }].map(holder => (
+              {Object.values(HOLDERS).map(holder => (
                 <tr key={holder.name}>
                   <th scope="row">{holder.name}</th>
                   <td className={css.number}>{holder.conductanceLPerH}</td>

@@ -15,7 +15,7 @@ import type { BoxView } from '#journal/box-view.ts'
 import type { State } from '#journal/state.ts'
 import { agoText, calendarDays } from '#ui/dates.ts'
 import { Figure } from '#ui/figure.tsx'
-import { inTenths, inWhole, THIN } from '#ui/format.ts'
+import { THIN, asTyped, inTenths, inWhole } from '#ui/format.ts'
 import { markColour, StateMark } from '#draw/state-mark.tsx'
 import { usePreferences } from '#session/journal-context.tsx'
 import hand from '#ui/hand.module.css'
@@ -38,6 +38,12 @@ export function AirLine({
   const { temperatureScale: scale } = usePreferences().preferences
   const { last, target } = view
   const room = state.rooms.get(view.box.roomId)
+  if (last && !target)
+    return (
+      <p className={hand.aside}>
+        Read {agoText(last.atMs, nowMs, zone)}; with no spool in it there is no target to judge it by.
+      </p>
+    )
   if (!last || !target || !room)
     return <p className={hand.aside}>No reading yet: log one, and this box can be judged.</p>
   const box = { ...last, knowledge: 'measured' as const }
@@ -76,7 +82,7 @@ export function AirLine({
         )}
         className={hand.strong}
       >
-        {inWhole(last.relativeHumidityPercent)}
+        {asTyped(last.relativeHumidityPercent)}
         {THIN}%
       </Figure>{' '}
       of{' '}
@@ -86,7 +92,7 @@ export function AirLine({
           `At it ${target.spool.material} ends at ${held.moisturePercent.toFixed(2)} wt %: ${held.word}. ${held.cleanHoldingRhPercent.toFixed(1)} % RH would keep it clean.`,
         )}
       >
-        {inWhole(target.rhPercent)}
+        {asTyped(target.rhPercent)}
         {THIN}%
       </Figure>{' '}
       for {target.spool.name}:{' '}

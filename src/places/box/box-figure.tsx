@@ -5,7 +5,7 @@ import { volumeAnswer } from '#core/answers/box-answers.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import type { BoxView } from '#journal/box-view.ts'
 import { BoxDrawing } from '#draw/box-drawing.tsx'
-import { BeadsFigure } from '#ui/beads-figure.tsx'
+import { BeadsFigure, kindsText } from '#ui/beads-figure.tsx'
 import { Figure, FigureInk } from '#ui/figure.tsx'
 import { HatchDefs } from '#draw/hatch.tsx'
 import { inHundredths, THIN } from '#ui/format.ts'
@@ -47,6 +47,9 @@ export function BoxFigure({
         className={pen.drawing}
         width={MOST.width + 60}
         height={y + 30}
+        // a narrow page takes all of it smaller: nothing is cut off
+        viewBox={`0 0 ${MOST.width + 60} ${y + 30}`}
+        style={{ maxWidth: '100%', height: 'auto' }}
         role="group"
         aria-label={`${box.name}, drawn to scale`}
         data-width-mm={box.widthMm}
@@ -116,7 +119,7 @@ export function BoxFigure({
         {view.charges.length > 0 && (
           <>
             {' · '}
-            <BeadsFigure charges={view.charges} /> silica beads
+            <BeadsFigure charges={view.charges} /> {kindsText(view.charges)}
           </>
         )}
       </p>

@@ -8,8 +8,9 @@ import type { BoxJudgement } from '#core/verdict/box.ts'
 import { boxFacts } from '#journal/box-facts.ts'
 import { boxView } from '#journal/box-view.ts'
 import { sameThreadEstimator } from '#workers/calls.ts'
+import { makeAct, type Act, type Draft } from '#records/act.ts'
 import { fold } from '#journal/fold.ts'
-import { idleEstimator, memoryStore, NOW, renderPlace } from '#testing/place-harness.tsx'
+import { idleEstimator, memoryStore, NOW, renderPlace, testMaker } from '#testing/place-harness.tsx'
 import { AnswerLine } from '#ui/answer-line.tsx'
 import BoxPlace from './box-place.tsx'
 import { FactWorthMost } from './fact-worth-most.tsx'
@@ -32,6 +33,18 @@ const openBox = (id: string, change: Partial<BoxReport> = {}) =>
     at: `/box/${id}`,
     estimator: { ...idleEstimator, report: () => Promise.resolve({ ...report(id), ...change }) },
   })
+
+const readingOfCox = (atMs: number): Draft => ({
+  kind: 'reading.taken',
+  atMs,
+  payload: {
+    place: { in: 'box', boxId: 'cox' },
+    instrumentId: [...state.instruments.keys()][0]!,
+    relativeHumidityPercent: 41,
+    temperatureC: 9,
+    temperatureKnown: 'measured',
+  },
+})
 
 describe('the page of a box', () => {
   test('says so while it reckons, and shows what is known already', async () => {
@@ -73,6 +86,44 @@ describe('the page of a box', () => {
     )
     fireEvent.click(within(notice).getByText('17 times'))
     expect((await screen.findByText('the nearest draw, worked out')).textContent).toBeTruthy()
+  })
+  test('a display that could not be read is said, with what to do, until it is read again', async () => {
+    const unread = (atMs: number, then: Draft[] = []) =>
+      makeAct(testMaker, 'x', [
+        { kind: 'box.unread', atMs, payload: { boxId: 'cox', why: 'shows nothing' } },
+        ...then,
+      ])
+    const read = readingOfCox(NOW - 1000)
+    const open = (more: Act) =>
+      renderPlace(<BoxPlace />, { store: memoryStore([...acts, more]), path: '/box/:boxId', at: '/box/cox' })
+    open(unread(NOW - 2000))
+    expect((await screen.findByText(/Its display showed nothing/)).textContent).toMatch(/fresh coin cell/)
+    cleanup()
+    open(unread(NOW - 2000, [read]))
+    await screen.findByText('Everything entered for Cox')
+    expect(screen.queryByText(/Its display showed nothing/)).toBeNull()
+  })
+  test('a weighing and a reading with no air in common can’t both be true, and it is said', async () => {
+    const { dryMassG } = state.charges.get('cox-beads')!
+    const weighed = (waterG: number) =>
+      makeAct(testMaker, 'x', [
+        {
+          kind: 'charge.weighed',
+          atMs: NOW - 3000,
+          payload: { chargeId: 'cox-beads', grossG: dryMassG + waterG, tareG: 0, scaleErrorG: 1 },
+        },
+        readingOfCox(NOW - 1000),
+      ])
+    const open = (more: Act) =>
+      renderPlace(<BoxPlace />, { store: memoryStore([...acts, more]), path: '/box/:boxId', at: '/box/cox' })
+    open(weighed(0))
+    expect((await screen.findByText(/the beads held/)).textContent).toMatch(
+      /0\.0.g of water, air of 0 \(0–\d+\).% over them\. The display showed 41.%: both can’t be true\./,
+    )
+    cleanup()
+    // a fifth of their own weight is about what beads hold there
+    open(weighed(0.2 * dryMassG))
+    expect((await screen.findByText(/the beads held/)).textContent).not.toMatch(/both can’t/)
   })
   test('a reckoning that fails is said, and the readings stay', async () => {
     renderPlace(<BoxPlace />, {

@@ -19,11 +19,13 @@ import { AnswerLine, BehindAnswer } from '#ui/answer-line.tsx'
 import { BoxFigure } from './box-figure.tsx'
 import { ChangeArrows } from './change-arrows.tsx'
 import { FactWorthMost } from './fact-worth-most.tsx'
+import { FullLine } from './full-line.tsx'
 import { GramsLine } from './grams-line.tsx'
 import { historyData } from './history-data.ts'
 import { RenameBox } from './rename-box.tsx'
 import { StrictestLine } from './strictest-line.tsx'
 import { SpoolRow } from './spool-row.tsx'
+import { UnreadLine } from './unread-line.tsx'
 import { WeighedLine } from './weighed-line.tsx'
 import { WaterLedger } from './water-ledger.tsx'
 import hand from '#ui/hand.module.css'
@@ -156,7 +158,9 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
           its error from the nearest I can explain; look first at {contradiction.strained}.
         </p>
       )}
+      <UnreadLine view={view} nowMs={nowMs} zone={zone} />
       <AirLine view={view} state={state} nowMs={nowMs} zone={zone} report={report} />
+      <FullLine view={view} report={report} />
       <WeighedLine view={view} boxC={boxC} nowMs={nowMs} zone={zone} />
       {report && (
         <FactWorthMost view={view} report={report} roomIsRead={(facts?.room.readings.length ?? 0) > 0} />

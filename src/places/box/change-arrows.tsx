@@ -1,4 +1,4 @@
-import { SILICA_GELS } from '#core/desiccant/catalogue.ts'
+import { DESICCANTS } from '#core/desiccant/catalogue.ts'
 import { rhAtConstantLoadingPercent } from '#core/sorbent/sorbent.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import { splitChange } from '#core/answers/change.ts'
@@ -7,7 +7,7 @@ import { inScale } from '#core/reading/scale-slip.ts'
 import type { BoxView } from '#journal/box-view.ts'
 import { shortDayText } from '#ui/dates.ts'
 import { Figure } from '#ui/figure.tsx'
-import { inTenths, inWhole, signed, THIN } from '#ui/format.ts'
+import { THIN, asTyped, inTenths, inWhole, signed } from '#ui/format.ts'
 import { useMeasures } from '#ui/use-measures.ts'
 import { beadsInG } from '#ui/beads-figure.tsx'
 import { usePreferences } from '#session/journal-context.tsx'
@@ -47,8 +47,8 @@ export function ChangeArrows({
         </p>
       </section>
     )
-  const gel = SILICA_GELS[charge.desiccant]
-  const split = splitChange(gel, before, last, {
+  const desiccant = DESICCANTS[charge.desiccant]
+  const split = splitChange(desiccant, before, last, {
     dryMassG: beadsInG(view.charges),
     capacityFactor: report?.held?.capacityFactor ?? 1,
   })
@@ -90,7 +90,7 @@ export function ChangeArrows({
             'measured',
           )}
         >
-          {inWhole(before.relativeHumidityPercent)}
+          {asTyped(before.relativeHumidityPercent)}
         </Figure>{' '}
         to{' '}
         <Figure
@@ -102,7 +102,7 @@ export function ChangeArrows({
             'measured',
           )}
         >
-          {inWhole(last.relativeHumidityPercent)}
+          {asTyped(last.relativeHumidityPercent)}
         </Figure>
         : what changed
       </h2>
@@ -121,7 +121,7 @@ export function ChangeArrows({
             key={rh}
             className={css.equalLoading}
             clipPath="url(#change-plot)"
-            d={`M${x(t0)} ${y(rh)}L${x(t1)} ${y(rhAtConstantLoadingPercent(gel.sorbent, { relativeHumidityPercent: rh, fromTemperatureC: t0, toTemperatureC: t1 }))}`}
+            d={`M${x(t0)} ${y(rh)}L${x(t1)} ${y(rhAtConstantLoadingPercent(desiccant.sorbent, { relativeHumidityPercent: rh, fromTemperatureC: t0, toTemperatureC: t1 }))}`}
           />
         ))}
         <path d={`M${LEFT} 8V${8 + H}H${LEFT + W}`} className={pen.axis} />

@@ -1,6 +1,7 @@
 import type { BoxReport } from '#core/estimate/report.ts'
 import { msFromSeconds } from '#units/time.ts'
 import type { BoxView } from '#journal/box-view.ts'
+import { isDuring, stayIn } from '#journal/stays.ts'
 import { dayText, shortDayText } from '#ui/dates.ts'
 
 export interface HistoryEvent {
@@ -87,8 +88,9 @@ const roundUp = (rh: number): number =>
 
 function eventsOf(view: BoxView, fromMs: number): HistoryEvent[] {
   const events: HistoryEvent[] = []
-  for (const charge of view.charges) {
-    for (const heating of charge.heatings)
+  for (const charge of view.everCharges) {
+    const wasIn = (atMs: number) => stayIn(charge.stays, view.box.boxId).some(stay => isDuring(stay, atMs))
+    for (const heating of charge.heatings.filter(({ atMs }) => wasIn(atMs)))
       events.push({
         ms: heating.atMs,
         text: `oven, ${heating.hours} h at ${heating.temperatureC} °C`,

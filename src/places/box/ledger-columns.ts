@@ -1,9 +1,9 @@
 import type { ChargeNow } from '#core/estimate/report.ts'
 import type { Flow } from './ledger-flows.ts'
 
-/** Columns: beside the list on a page, narrower on a phone, where the words stand under the list. */
-export const WIDE = { list: 208, figure: 154, left: 250, width: 92, height: 116, page: 480 }
-export const NARROW = { list: 172, figure: 122, left: 206, width: 100, height: 150, page: 320 }
+/** Letters of a name that fit before its figure, and columns: beside the list on a page, narrower on a phone, where the words stand under the list. */
+export const WIDE = { letters: 18, list: 208, figure: 154, left: 250, width: 92, height: 116, page: 480 }
+export const NARROW = { letters: 14, list: 172, figure: 122, left: 206, width: 100, height: 150, page: 320 }
 export type Columns = typeof WIDE
 
 export const ROW = 20

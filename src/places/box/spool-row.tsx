@@ -98,7 +98,7 @@ function SpoolItem({
             className={nextWord === 'expect trouble' ? hand.trouble : undefined}
             data-wraps={nextWord === 'expect trouble' || undefined}
           >
-            {detail.nextG < NEXT_PRINT_G ? 'what is left' : 'next print'} {nextWord}{' '}
+            {detail.nextG < NEXT_PRINT_G ? 'what is left' : 'next print'}: {nextWord}{' '}
             <Figure answer={next} className={hand.small}>
               {inHundredths(next.value)}
               {THIN}% <Range spread={detail.nextSpread} />
@@ -113,7 +113,7 @@ function SpoolItem({
           className={meanWord === 'expect trouble' ? hand.trouble : undefined}
           data-wraps={meanWord === 'expect trouble' || undefined}
         >
-          mean {meanWord}{' '}
+          mean: {meanWord}{' '}
           <Figure answer={mean} className={hand.small}>
             {inHundredths(mean.value)}
             {THIN}% <Range spread={now.spread} />

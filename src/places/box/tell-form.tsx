@@ -1,4 +1,5 @@
-import { Modal, NativeSelect, TextInput } from '@mantine/core'
+import { Dialog } from '#ui/dialog.tsx'
+import { NativeSelect, TextInput } from '@mantine/core'
 import * as v from 'valibot'
 import { LIDS, type LidKind } from '#core/container/lid.ts'
 import type { Draft } from '#records/act.ts'
@@ -89,8 +90,7 @@ function TellFact({ view, unknown, close }: Props) {
     ),
   )
   return (
-    <Modal
-      opened
+    <Dialog
       onClose={close}
       title={
         isMass
@@ -101,8 +101,6 @@ function TellFact({ view, unknown, close }: Props) {
               ? 'How fresh were they?'
               : 'How dry were they?'
       }
-      centered
-      closeButtonProps={{ 'aria-label': 'Close' }}
     >
       <form onSubmit={submit} noValidate className={hand.form}>
         {isMass ? (
@@ -123,7 +121,7 @@ function TellFact({ view, unknown, close }: Props) {
         )}
         <FormFoot write={write} />
       </form>
-    </Modal>
+    </Dialog>
   )
 }
 

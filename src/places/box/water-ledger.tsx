@@ -2,7 +2,7 @@ import { enteredAnswer, totalAnswer } from '#core/answers/answers.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import type { BoxView } from '#journal/box-view.ts'
 import { FigureInk } from '#ui/figure.tsx'
-import { inWhole } from '#ui/format.ts'
+import { inWhole, shortName } from '#ui/format.ts'
 import { layRows, levelY, NARROW, ROW, WIDE, type Columns } from './ledger-columns.ts'
 import { flowsOf, type Flow } from './ledger-flows.ts'
 import { LedgerVessel } from './ledger-vessel.tsx'
@@ -46,13 +46,14 @@ export function WaterLedger({
   const bottom = y + (rest.length > 0 ? ROW : 0)
   const top = Math.max(84, (rows.at(-1)?.y ?? 0) + 16)
   const frame = { top, bottom: top + columns.height }
+  const height = Math.max(frame.bottom + 8, bottom + (narrow ? 150 : 64))
   return (
     <section>
       <h2 className={hand.section}>Water in, mg a day</h2>
       <svg
-        className={pen.drawing}
+        className={`${pen.drawing} ${css.ledgerDrawing}`}
         width={columns.page}
-        height={Math.max(frame.bottom + 8, bottom + (narrow ? 150 : 64))}
+        viewBox={`0 0 ${columns.page} ${height}`}
         role="group"
         aria-label="The water ledger"
       >
@@ -68,7 +69,7 @@ export function WaterLedger({
         {rows.map(({ flow, y: at }) => (
           <g key={flow.name} className={flow.pencil ? css.pencilRow : undefined}>
             <text x="0" y={at + 5} className={css.ledgerName} data-part="ledger-name">
-              {flow.name}
+              {shortName(flow.name, columns.letters)}
             </text>
             {flow.name.length <= 10 && flow.because.length <= MOST_BECAUSE && !narrow && (
               <Because view={view} flow={flow} y={at + 5} />

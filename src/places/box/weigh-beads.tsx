@@ -1,4 +1,6 @@
-import { Modal } from '@mantine/core'
+import { useJournal } from '#session/journal-query.ts'
+import { scaleStepG } from '#journal/scales.ts'
+import { Dialog } from '#ui/dialog.tsx'
 import { weighedRhAnswer } from '#core/answers/renewal-answers.ts'
 import { cautionsAt } from '#core/renewal/cautions.ts'
 import { weighedCharge } from '#core/renewal/weighed.ts'
@@ -15,8 +17,6 @@ import { NOT_WEIGHED, readWeight } from '#ui/read-weight.ts'
 import { WeightFields } from '#ui/weight-fields.tsx'
 import hand from '#ui/hand.module.css'
 
-const SCALE_ERROR_G = 1
-
 /** A weighing of the charge is a reading of its own: it sees what a display at its floor cannot. */
 export default function WeighBeads({
   charge,
@@ -29,6 +29,7 @@ export default function WeighBeads({
   readonly close: () => void
 }) {
   const write = useWriteAct()
+  const scaleErrorG = scaleStepG(useJournal().state)
   const { weight, water } = useMeasures()
   const thing = { kind: 'charge', charge } as const
   const form = useCheckedForm({ scale: NOT_WEIGHED }, ({ scale }) => {
@@ -44,7 +45,7 @@ export default function WeighBeads({
         drafts: [
           {
             kind: 'charge.weighed',
-            payload: { chargeId: charge.chargeId, grossG, tareG, scaleErrorG: SCALE_ERROR_G },
+            payload: { chargeId: charge.chargeId, grossG, tareG, scaleErrorG },
           },
         ],
       },
@@ -62,20 +63,14 @@ export default function WeighBeads({
             sigmaG: weighedSigmaG(charge.dryMassG, charge.massKnown, {
               grossG,
               tareG,
-              scaleErrorG: SCALE_ERROR_G,
+              scaleErrorG,
             }),
             temperatureC: boxC,
           })
         })()
       : null
   return (
-    <Modal
-      opened
-      onClose={close}
-      title="Weigh the beads"
-      centered
-      closeButtonProps={{ 'aria-label': 'Close' }}
-    >
+    <Dialog onClose={close} title="Weigh the beads">
       <form onSubmit={submit} noValidate className={hand.form}>
         <WeightFields thing={thing} {...form.valueOf('scale')} />
         <p aria-live="polite" data-part="after-line">
@@ -89,12 +84,18 @@ export default function WeighBeads({
               over them.
             </>
           ) : (
-            <span className={hand.aside}>A scale good to {weight.text(SCALE_ERROR_G)} is taken.</span>
+            <span className={hand.aside}>A scale good to {weight.text(scaleErrorG)} is taken.</span>
           )}
         </p>
-        <Cautions list={cautionsAt({ step: 'weigh the beads', indicator: charge.indicator })} />
+        <Cautions
+          list={cautionsAt({
+            step: 'weigh the beads',
+            indicator: charge.indicator,
+            desiccant: charge.desiccant,
+          })}
+        />
         <FormFoot write={write} />
       </form>
-    </Modal>
+    </Dialog>
   )
 }

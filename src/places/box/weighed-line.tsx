@@ -2,12 +2,14 @@ import { weighedRhAnswer } from '#core/answers/renewal-answers.ts'
 import { enteredAnswer } from '#core/answers/answers.ts'
 import { weighedCharge } from '#core/renewal/weighed.ts'
 import { weighedSigmaG, weighedWaterG } from '#core/evidence/weighing.ts'
-import type { BoxView } from '#journal/box-view.ts'
+import { standingWeighing, type BoxView } from '#journal/box-view.ts'
 import type { ChargeRecord } from '#journal/state.ts'
 import { shortDayText } from '#ui/dates.ts'
 import { Figure } from '#ui/figure.tsx'
-import { inWhole, THIN } from '#ui/format.ts'
+import { asTyped, inWhole, THIN } from '#ui/format.ts'
 import { useMeasures } from '#ui/use-measures.ts'
+
+const WEEK_MS = 7 * 86_400_000
 
 /** The last weighing as a reading of its own: where the display is blind, it is the one that sees. */
 export function WeighedLine({
@@ -22,7 +24,7 @@ export function WeighedLine({
   readonly zone: string
 }) {
   return view.charges.map(charge => {
-    const weighing = charge.weighings.at(-1)
+    const weighing = standingWeighing(charge)
     return weighing ? (
       <WeighedCharge
         key={charge.chargeId}
@@ -32,6 +34,8 @@ export function WeighedLine({
         boxC={boxC}
         nowMs={nowMs}
         zone={zone}
+        last={view.last}
+        accuracyPercentRh={view.hygrometer.accuracyPercentRh}
       />
     ) : null
   })
@@ -44,7 +48,11 @@ function WeighedCharge({
   boxC,
   nowMs,
   zone,
+  last,
+  accuracyPercentRh,
 }: {
+  readonly last: BoxView['last']
+  readonly accuracyPercentRh: number
   readonly charge: ChargeRecord
   /** Where there are several: which one it was. */
   readonly named: boolean
@@ -62,6 +70,15 @@ function WeighedCharge({
     sigmaG: weighedSigmaG(charge.dryMassG, charge.massKnown, weighing),
     temperatureC: boxC,
   })
+  // weighed and read within a week, and no air in common: one of the two is wrong
+  const near = last && Math.abs(last.atMs - weighing.atMs) < WEEK_MS ? last : null
+  const apart =
+    near !== null &&
+    (near.relativeHumidityPercent - accuracyPercentRh > weighed.highRhPercent + accuracyPercentRh ||
+      near.relativeHumidityPercent + accuracyPercentRh < weighed.lowRhPercent - accuracyPercentRh)
+  const against = apart
+    ? ` The display showed ${asTyped(near.relativeHumidityPercent)}${THIN}%: both can’t be true. Check the holder’s weight, how many beads there are, or the display.`
+    : null
   return (
     <p>
       {named && `${charge.name}: `}weighed {shortDayText(weighing.atMs, nowMs, zone)}, the beads held{' '}
@@ -80,7 +97,7 @@ function WeighedCharge({
       <Figure answer={weighedRhAnswer(weighed, charge.desiccant, boxC)}>
         {inWhole(weighed.rhPercent)} ({inWhole(weighed.lowRhPercent)}–{inWhole(weighed.highRhPercent)}){THIN}%
       </Figure>{' '}
-      over them.
+      over them.{against}
     </p>
   )
 }

@@ -4,8 +4,8 @@ import { LIDS } from '#core/container/lid.ts'
 import { dayText } from '#ui/dates.ts'
 import { BoxDrawing } from '#draw/box-drawing.tsx'
 import { HatchDefs } from '#draw/hatch.tsx'
-import { inWhole, THIN } from '#ui/format.ts'
-import { beadsInG } from '#ui/beads-figure.tsx'
+import { THIN, asTyped } from '#ui/format.ts'
+import { beadsInG, kindsText } from '#ui/beads-figure.tsx'
 import { AnswerLine } from '#ui/answer-line.tsx'
 import { judge } from '#session/judgement.ts'
 import { useMeasures } from '#ui/use-measures.ts'
@@ -58,59 +58,63 @@ function Card({ known: { view, facts } }: { readonly known: KnownBox }) {
           Print it, A6
         </button>
       </div>
-      <article className={css.card} data-part="card" aria-label={`Card of ${box.name}`}>
-        <header>
-          <h1>{box.name}</h1>
-          {target && (
-            <p>
-              keep below {inWhole(target.rhPercent)}
-              {THIN}% RH
-            </p>
-          )}
-        </header>
-        <div className={css.cardMiddle}>
-          <svg className={pen.drawing} width={DRAWING.width} height={DRAWING.height} aria-hidden="true">
-            <HatchDefs spools={spools} dark={false} />
-            <rect x="0" y={line} width={DRAWING.width} height="4" className={pen.board} />
-            <path d={`M0 ${line}H${DRAWING.width}`} className={pen.boardLine} />
-            <BoxDrawing
-              box={{ ...box, sizePencil: box.sizeKnown === 'assumed' }}
-              spools={spools}
-              vessel={vesselOf(view, report)}
-              scale={scale}
-              x={(DRAWING.width - box.widthMm * scale) / 2}
-              y={line}
-            />
-          </svg>
-          <QrCode text={address} label={`Opens the page of ${box.name}`} sizeMm={38} />
-        </div>
-        <ul className={css.cardContents}>
-          {spools.map(spool => (
-            <li key={spool.spoolId}>
-              <strong>{spool.name}</strong> {spool.material}, {weight.text(spool.filamentG)} left, below{' '}
-              {view.materials[spool.material].targetRhPercent}
-              {THIN}%
+      <div className={css.cardSheet} tabIndex={0}>
+        <article className={css.card} data-part="card" aria-label={`Card of ${box.name}`}>
+          <header>
+            <h1>{box.name}</h1>
+            {target && (
+              <p>
+                keep below {asTyped(target.rhPercent)}
+                {THIN}% RH
+              </p>
+            )}
+          </header>
+          <div className={css.cardMiddle}>
+            <svg className={pen.drawing} width={DRAWING.width} height={DRAWING.height} aria-hidden="true">
+              <HatchDefs spools={spools} dark={false} />
+              <rect x="0" y={line} width={DRAWING.width} height="4" className={pen.board} />
+              <path d={`M0 ${line}H${DRAWING.width}`} className={pen.boardLine} />
+              <BoxDrawing
+                box={{ ...box, sizePencil: box.sizeKnown === 'assumed' }}
+                spools={spools}
+                vessel={vesselOf(view, report)}
+                scale={scale}
+                x={(DRAWING.width - box.widthMm * scale) / 2}
+                y={line}
+              />
+            </svg>
+            <QrCode text={address} label={`Opens the page of ${box.name}`} sizeMm={38} />
+          </div>
+          <ul className={css.cardContents}>
+            {spools.map(spool => (
+              <li key={spool.spoolId}>
+                <strong>{spool.name}</strong> {spool.material}, {weight.text(spool.filamentG)} left, below{' '}
+                {view.materials[spool.material].targetRhPercent}
+                {THIN}%
+              </li>
+            ))}
+            {spools.length === 0 && <li>no spools</li>}
+            <li>
+              {charges.length > 0
+                ? `${weight.text(beadsInG(charges))} of ${kindsText(charges)}`
+                : 'no beads told'}
+              , {facts && volume.text(facts.insideL)} {CONTAINERS[box.container].name}, {LIDS[box.lid].name}
             </li>
-          ))}
-          {spools.length === 0 && <li>no spools</li>}
-          <li>
-            {charges.length > 0 ? `${weight.text(beadsInG(charges))} of silica beads` : 'no beads told'},{' '}
-            {facts && volume.text(facts.insideL)} {CONTAINERS[box.container].name}, {LIDS[box.lid].name}
-          </li>
-        </ul>
-        <footer>
-          <p className={css.cardAnswer}>
-            <AnswerLine
-              view={view}
-              report={report}
-              judgement={judge(view, report, nowMs)}
-              nowMs={nowMs}
-              zone={maker.zone}
-            />
-          </p>
-          <p>as of {dayText(nowMs, 0, maker.zone)}. Beads are not food.</p>
-        </footer>
-      </article>
+          </ul>
+          <footer>
+            <p className={css.cardAnswer}>
+              <AnswerLine
+                view={view}
+                report={report}
+                judgement={judge(view, report, nowMs)}
+                nowMs={nowMs}
+                zone={maker.zone}
+              />
+            </p>
+            <p>as of {dayText(nowMs, 0, maker.zone)}. Beads are not food.</p>
+          </footer>
+        </article>
+      </div>
     </main>
   )
 }

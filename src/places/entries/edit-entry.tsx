@@ -1,4 +1,5 @@
-import { Modal, NativeSelect, TextInput } from '@mantine/core'
+import { Dialog } from '#ui/dialog.tsx'
+import { NativeSelect, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import type { Entry } from '#records/entry.ts'
 import { wordingsOf } from '#journal/history.ts'
@@ -40,13 +41,7 @@ export function EditEntry({ entry, close }: { readonly entry: Entry; readonly cl
   )
   const wordings = wordingsOf(kept, rootOf(entry))
   return (
-    <Modal
-      opened
-      onClose={close}
-      title={`Put right: ${words.about}`}
-      centered
-      closeButtonProps={{ 'aria-label': 'Close' }}
-    >
+    <Dialog onClose={close} title={`Put right: ${words.about}`}>
       <form onSubmit={submit} noValidate className={hand.form}>
         {fields.map((field, i) => {
           const measure = measureOf(field, measures)
@@ -103,7 +98,7 @@ export function EditEntry({ entry, close }: { readonly entry: Entry; readonly cl
           </section>
         )}
       </form>
-    </Modal>
+    </Dialog>
   )
 }
 

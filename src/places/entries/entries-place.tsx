@@ -1,3 +1,4 @@
+import { isAbout } from './about-box.ts'
 import { NativeSelect } from '@mantine/core'
 import { useDeferredValue, useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
@@ -29,11 +30,11 @@ export default function EntriesPlace() {
   const kind = search.get('kind') ?? ''
   const { state, placed, kept, nowMs } = journal
   const boxes = inShelfOrder(state)
+  const about = useMemo(() => isAbout(state, boxId), [state, boxId])
   const shown = useDeferredValue(
     useMemo(
-      () =>
-        placed.filter(item => isAbout(item, boxId) && (kind === '' || item.entry.kind === kind)).reverse(),
-      [placed, boxId, kind],
+      () => placed.filter(item => about(item) && (kind === '' || item.entry.kind === kind)).reverse(),
+      [placed, about, kind],
     ),
   )
   const right = useMemo(() => timesPutRight(kept), [kept])
@@ -166,8 +167,6 @@ function TakenBackList() {
     </details>
   )
 }
-
-const isAbout = ({ entry }: Placed, boxId: string): boolean => boxId === '' || entry.subjects.includes(boxId)
 
 function byDay(items: readonly Placed[], zone: string): [string, Placed[]][] {
   const days = new Map<string, Placed[]>()

@@ -2,6 +2,7 @@ import { DESICCANTS } from '#core/desiccant/catalogue.ts'
 import { HOLDERS } from '#core/container/holder.ts'
 import { LIDS } from '#core/container/lid.ts'
 import { MATERIAL_IDS } from '#core/filament/material.ts'
+import { SPOOL_BODY_LIST, UNREAD_LIST, WALL_LIST } from '#records/picklists.ts'
 import { CLIMATES } from '#core/room/climate.ts'
 import type { Entry } from '#records/entry.ts'
 import { BEAD_COLOURS, FRESHNESS, INDICATORS, OVENS } from '#records/kinds/charge.ts'
@@ -23,18 +24,23 @@ export interface EntryField {
     | { readonly choices: readonly (readonly [string, string])[] }
   /** The field that says how this one is known; typed by a person it is told. */
   readonly known?: string
+  /** Offered only where it was told. */
+  readonly ifTold?: boolean
 }
 
 const pairs = (values: readonly string[]) => values.map(value => [value, value] as const)
 const named = (record: Readonly<Record<string, { readonly name: string }>>) =>
   Object.entries(record).map(([key, { name }]) => [key, name] as const)
 
+const LID: EntryField = { key: 'lid', label: 'Lid', as: { choices: named(LIDS) }, known: 'lidKnown' }
 const BOX: readonly EntryField[] = [
   { key: 'name', label: 'Name', as: 'text' },
   { key: 'widthMm', label: 'Inside width', as: 'length', known: 'sizeKnown' },
   { key: 'depthMm', label: 'Inside depth', as: 'length', known: 'sizeKnown' },
   { key: 'heightMm', label: 'Inside height', as: 'length', known: 'sizeKnown' },
-  { key: 'lid', label: 'Lid', as: { choices: named(LIDS) }, known: 'lidKnown' },
+  { key: 'wall', label: 'Walls of', as: { choices: pairs(WALL_LIST) }, ifTold: true },
+  { key: 'wallThicknessMm', label: 'Wall thickness, mm', as: 'number', ifTold: true },
+  LID,
   { key: 'openingsPerMonth', label: 'Opened, times a month', as: 'number', known: 'openingsKnown' },
 ]
 const CHARGE: readonly EntryField[] = [
@@ -44,6 +50,9 @@ const CHARGE: readonly EntryField[] = [
   { key: 'holder', label: 'Holder', as: { choices: named(HOLDERS) } },
   { key: 'freshness', label: 'How fresh', as: { choices: pairs(FRESHNESS) }, known: 'freshnessKnown' },
   { key: 'indicator', label: 'Their colour', as: { choices: pairs(INDICATORS) } },
+  { key: 'pieces', label: 'Pieces', as: 'number', ifTold: true },
+  { key: 'tareG', label: 'Empty holder', as: 'weight', ifTold: true },
+  { key: 'fillLineG', label: 'Water until it is full', as: 'weight', ifTold: true },
 ]
 const SPOOL: readonly EntryField[] = [
   { key: 'name', label: 'Name', as: 'text' },
@@ -51,12 +60,21 @@ const SPOOL: readonly EntryField[] = [
   { key: 'filamentG', label: 'Filament', as: 'weight', known: 'filamentKnown' },
   { key: 'emptyG', label: 'Empty spool', as: 'weight' },
   { key: 'cardboardG', label: 'Cardboard in it', as: 'weight' },
+  { key: 'rimDiameterMm', label: 'Rim across', as: 'length', known: 'sizeKnown' },
+  { key: 'widthMm', label: 'Width', as: 'length', known: 'sizeKnown' },
+  { key: 'boreMm', label: 'Bore', as: 'length', ifTold: true },
+  { key: 'body', label: 'Spool of', as: { choices: pairs(SPOOL_BODY_LIST) }, ifTold: true },
+  { key: 'maker', label: 'Maker', as: 'text', ifTold: true },
   { key: 'wetness', label: 'How damp', as: { choices: pairs(WETNESS) }, known: 'wetnessKnown' },
 ]
 const INSTRUMENT: readonly EntryField[] = [
   { key: 'name', label: 'Name', as: 'text' },
   { key: 'accuracyPercentRh', label: 'Error, ±', as: 'percent' },
   { key: 'floorPercentRh', label: 'Least it can show', as: 'percent' },
+]
+const SCALE: readonly EntryField[] = [
+  { key: 'name', label: 'Name', as: 'text' },
+  { key: 'stepG', label: 'Its step, g', as: 'number' },
 ]
 const ROOM: readonly EntryField[] = [{ key: 'name', label: 'Name', as: 'text' }]
 
@@ -65,8 +83,12 @@ export function fieldsOf(entry: Entry, state: State): EntryField[] {
   const boxes = inShelfOrder(state).map(box => [box.boxId, box.name] as const)
   const charges = [...state.charges.values()].map(charge => [charge.chargeId, charge.name] as const)
   const all = fieldsOfKind(entry.kind, boxes, charges)
+  const payload = entry.payload as Record<string, unknown>
   const isChange = entry.kind.endsWith('.changed')
-  return isChange ? all.filter(field => field.key in entry.payload) : all
+  return all.filter(field => {
+    const isSaid = payload[field.key] !== undefined && payload[field.key] !== null
+    return field.ifTold === true ? isSaid : !isChange || field.key in payload
+  })
 }
 
 type Choices = readonly (readonly [string, string])[]
@@ -84,6 +106,16 @@ function fieldsOfKind(kind: Entry['kind'], boxes: Choices, charges: Choices): En
     case 'box.made':
     case 'box.changed':
       return [...BOX]
+    case 'box.unread':
+      return [{ key: 'why', label: 'Its display', as: { choices: pairs(UNREAD_LIST) } }]
+    case 'box.sealed':
+      return [LID]
+    case 'plan.made':
+    case 'plan.changed':
+      return [{ key: 'name', label: 'Name', as: 'text' }]
+    case 'scale.made':
+    case 'scale.changed':
+      return [...SCALE]
     case 'box.moved':
       return [
         { key: 'board', label: 'Board, from the top', as: 'number' },
@@ -119,6 +151,11 @@ function fieldsOfKind(kind: Entry['kind'], boxes: Choices, charges: Choices): En
         },
       ]
     case 'charge.retired':
+    case 'box.retired':
+    case 'room.retired':
+    case 'instrument.retired':
+    case 'scale.retired':
+    case 'plan.retired':
       return []
     case 'spool.made':
     case 'spool.changed':

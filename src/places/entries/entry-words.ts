@@ -15,10 +15,14 @@ export interface EntryWords {
 const KIND_WORDS: Readonly<Record<Entry['kind'], string>> = {
   'room.made': 'room entered',
   'room.changed': 'room changed',
+  'room.retired': 'room gone',
   'box.made': 'set up',
   'box.changed': 'changed',
   'box.moved': 'moved on the shelf',
   'box.opened': 'lid opened',
+  'box.sealed': 'lid mended',
+  'box.unread': 'display not read',
+  'box.retired': 'box put away for good',
   'charge.made': 'beads entered',
   'charge.changed': 'beads changed',
   'charge.moved': 'beads moved',
@@ -33,6 +37,13 @@ const KIND_WORDS: Readonly<Record<Entry['kind'], string>> = {
   'instrument.made': 'hygrometer entered',
   'instrument.changed': 'hygrometer changed',
   'instrument.moved': 'hygrometer moved',
+  'instrument.retired': 'hygrometer put away for good',
+  'plan.made': 'plan begun',
+  'plan.changed': 'plan changed',
+  'plan.retired': 'plan put away',
+  'scale.made': 'scale entered',
+  'scale.changed': 'scale changed',
+  'scale.retired': 'scale put away for good',
   'reading.taken': 'reading',
   'value.overridden': 'own value',
 }
@@ -63,6 +74,40 @@ export function entryWords(entry: Entry, state: State, measures: Measures): Entr
       }
     case 'box.changed':
       return { about: boxName(entry.payload.boxId), says: changesIn(entry.payload) }
+    case 'box.sealed':
+      return {
+        about: boxName(entry.payload.boxId),
+        says: `from then on: ${LIDS[entry.payload.lid].name}`,
+      }
+    case 'box.unread':
+      return { about: boxName(entry.payload.boxId), says: `its display ${entry.payload.why}` }
+    case 'box.retired':
+      return { about: boxName(entry.payload.boxId), says: GONE }
+    case 'room.retired':
+      return { about: state.rooms.get(entry.payload.roomId)?.name ?? 'a room', says: GONE }
+    case 'instrument.retired':
+      return {
+        about: state.instruments.get(entry.payload.instrumentId)?.name ?? 'a hygrometer',
+        says: GONE,
+      }
+    case 'plan.made':
+      return {
+        about: entry.payload.name,
+        says: `${entry.payload.candidates.length} to choose from`,
+      }
+    case 'plan.changed':
+      return { about: state.plans.get(entry.payload.planId)?.name ?? 'a plan', says: 'changed' }
+    case 'plan.retired':
+      return { about: state.plans.get(entry.payload.planId)?.name ?? 'a plan', says: GONE }
+    case 'scale.made':
+      return { about: entry.payload.name, says: `steps of ${weight.text(entry.payload.stepG)}` }
+    case 'scale.changed':
+      return {
+        about: state.scales.get(entry.payload.scaleId)?.name ?? 'a scale',
+        says: changesIn(entry.payload),
+      }
+    case 'scale.retired':
+      return { about: state.scales.get(entry.payload.scaleId)?.name ?? 'a scale', says: GONE }
     case 'box.moved':
       return { about: boxName(entry.payload.boxId), says: 'moved on the shelf' }
     case 'charge.made':
@@ -138,6 +183,8 @@ export function entryWords(entry: Entry, state: State, measures: Measures): Entr
   }
 }
 
+const GONE = 'put away for good'
+
 const climateWords = (kind: string): string =>
   kind in CLIMATES ? CLIMATES[kind as keyof typeof CLIMATES].name : 'twelve months of its own'
 
@@ -152,7 +199,10 @@ const whereWords = (
 /** "name, lid told": what a change names, in the order it was written. */
 const changesIn = (payload: object): string => {
   const named = Object.entries(payload)
-    .filter(([key, value]) => !key.endsWith('Id') && !key.endsWith('Known') && value !== undefined)
+    .filter(
+      ([key, value]) =>
+        !key.endsWith('Id') && !key.endsWith('Known') && value !== undefined && value !== null,
+    )
     .map(
       ([key, value]) =>
         `${FIELD_WORDS[key] ?? key} ${typeof value === 'object' ? 'of its own' : String(value)}`,
@@ -180,4 +230,17 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   climate: 'climate',
   holder: 'holder',
   desiccant: 'kind',
+  pieces: 'pieces:',
+  tareG: 'empty holder, g',
+  fillLineG: 'water until full, g',
+  rimDiameterMm: 'rim across, mm',
+  boreMm: 'bore, mm',
+  body: 'spool of',
+  strandMm: 'strand, mm',
+  maker: 'maker',
+  colour: 'colour',
+  container: 'outline',
+  wall: 'walls of',
+  wallThicknessMm: 'walls, mm',
+  stepG: 'step, g',
 }

@@ -2,7 +2,7 @@ import type { Draft } from '#records/act.ts'
 import { preview, type Preview } from '#journal/merge.ts'
 import type { State } from '#journal/state.ts'
 import type { Act } from '#records/act.ts'
-import { instrumentFor } from '#journal/box-view.ts'
+import { carriedInstrument, instrumentFor } from '#journal/instruments.ts'
 import { readBackup, type BackupAct } from '#formats/backup/read-backup.ts'
 import { JOURNAL } from '#formats/backup/manifest.ts'
 import { readReadings } from '#formats/readings-csv/read-readings.ts'
@@ -61,7 +61,7 @@ export function bringReadings(text: string, state: State, nowMs: number): Brough
   }
   const boxes = new Map([...state.boxes.values()].map(box => [box.name, box.boxId]))
   const rooms = new Map([...state.rooms.values()].map(room => [room.name, room.roomId]))
-  const carried = [...state.instruments.values()].find(item => item.boxId === null)
+  const carried = carriedInstrument(state)
   const here = new Set(
     state.readings.map(
       item => `${item.place.in === 'box' ? item.place.boxId : item.place.roomId}@${item.atMs}`,
@@ -121,7 +121,7 @@ export function newInWords({ counts, withdrawals }: Preview): string {
     ...plural(renewals, 'renewal', 'renewals'),
     ...plural(moves, 'move', 'moves'),
     ...plural(all - readings - renewals - moves, 'other entry', 'other entries'),
-    ...plural(withdrawals, 'undo', 'undos'),
+    ...plural(withdrawals, 'act taken back', 'acts taken back'),
   ]
   if (parts.length === 0) return 'nothing'
   return parts.length === 1 ? parts[0]! : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`

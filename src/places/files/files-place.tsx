@@ -24,7 +24,9 @@ export default function FilesPlace() {
     <main className={`${hand.page} ${css.files}`} data-place="files">
       <h1 className={hand.answer}>
         {saved === null
-          ? 'No file is saved yet: all of it is in this browser alone'
+          ? brought === null
+            ? 'No file is saved yet: all of it is in this browser alone'
+            : 'No file is saved yet from this browser'
           : `Last saved ${agoText(saved, nowMs, maker.zone)}`}
       </h1>
       <p className={hand.behind}>

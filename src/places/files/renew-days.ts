@@ -41,8 +41,16 @@ export function renewDays(
 
 function dateOf(judgement: BoxJudgement, report: BoxReport | undefined, nowMs: number): number | null {
   if (judgement.word === 'over since') return nowMs
+  const leaves = report?.leaves
+  // what was just renewed has the date it is reckoned to have
+  if (judgement.word === 'settling')
+    return !leaves || leaves.beyondHorizon.early || leaves.spread.low <= judgement.readS
+      ? null
+      : msFromSeconds(leaves.spread.low)
+  if (judgement.word === 'may be over')
+    return leaves?.beyondHorizon.middle ? null : msFromSeconds(judgement.dateS)
   if (judgement.word !== 'good until' && judgement.word !== 'renew by') return null
-  return report?.leaves?.beyondHorizon.early ? null : msFromSeconds(judgement.dateS)
+  return leaves?.beyondHorizon.early ? null : msFromSeconds(judgement.dateS)
 }
 
 function describe(

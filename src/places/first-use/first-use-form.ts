@@ -8,6 +8,7 @@ import {
 import { MATERIALS } from '#core/filament/catalogue.ts'
 import type { MaterialId } from '#core/filament/material.ts'
 import { spoolFits, spoolSolidsL, USUAL_SPOOL } from '#core/filament/winding.ts'
+import { slipOf as readingSlip } from '#core/reading/slips.ts'
 import { scaleSlip, type TemperatureScale } from '#core/reading/scale-slip.ts'
 import type { ClimateKind } from '#core/room/climate.ts'
 import { celsiusFromFahrenheit } from '#units/temperature.ts'
@@ -27,6 +28,8 @@ export type LidTime = keyof typeof LID_TIMES
 
 export interface FirstUseForm {
   readonly humidity: string
+  /** What was typed when it was asked about: pressed on unchanged, it is meant. */
+  readonly asked?: string
   readonly temperature: string
   readonly container: ContainerKind
   /** Inside measures, where the person took them; null: the outline's own. */
@@ -72,12 +75,36 @@ export const slipOf = (form: FirstUseForm, scale: TemperatureScale) =>
     ? null
     : scaleSlip({ value: parseDecimal(form.temperature), scale, nearC: [] })
 
+/** The two numbers as they stand, to know them again. */
+export const askedOf = ({ humidity, temperature }: FirstUseForm): string => `${humidity}|${temperature}`
+
+/** The round's questions, where nothing is known of the box yet; null where there is nothing to ask. */
+export function displayQuestion(form: FirstUseForm, scale: TemperatureScale): string | null {
+  const temperature = form.temperature.trim() === '' ? null : parseDecimal(form.temperature)
+  const slip = readingSlip(
+    { rhPercent: parseDecimal(form.humidity), temperature, scale, opened: false },
+    { rhPercent: null, nearC: [], accuracyPercentRh: 5, lastRhPercent: null },
+  )
+  switch (slip?.kind) {
+    case 'nothing':
+      return 'A display that shows 0 % has lost its sensor or its battery: read it again, or press on.'
+    case 'share':
+      return `No display shows ${form.humidity} %: type ${Math.round(slip.rhPercent)} if that was meant, or press on.`
+    case 'swapped':
+      return `Is it ${Math.round(slip.rhPercent)} % at ${slip.temperature} °C? Then put each number in its own field, or press on.`
+    default:
+      return null
+  }
+}
+
 /** Checks the first screen; null where all is well. */
 export function displayErrors(form: FirstUseForm, scale: TemperatureScale): Errors | null {
   const errors: Errors = {}
   if (!v.is(rhField, parseDecimal(form.humidity)))
     errors.humidity =
       'Relative humidity is a number from 0 to 100 %: type what the display shows, such as 31.'
+  const question = displayQuestion(form, scale)
+  if (question && !errors.humidity && form.asked !== askedOf(form)) errors.humidity = question
   const slip = slipOf(form, scale)
   if (slip)
     errors.temperature = `That is ${Math.round(slip.asTypedC)} °C. If the display shows °${scale === 'C' ? 'F' : 'C'}, say so here.`

@@ -1,4 +1,6 @@
-import { useState } from 'react'
+import { carriedInstrument } from '#journal/instruments.ts'
+import { inShelfOrder } from '#journal/shelf-order.ts'
+import { useRef, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { HUE_ORDER } from '#draw/palette.ts'
 import { useMeasures } from '#ui/use-measures.ts'
@@ -7,9 +9,10 @@ import { useCheckedForm } from '#ui/checked-form.ts'
 import { Refused } from '#ui/refused.tsx'
 import { useJournal } from '#session/journal-query.ts'
 import { useWriteAct } from '#session/writing.ts'
-import { nextPlace } from '#draw/shelf-layout.ts'
+import { nextPlace } from '#session/kit/next-place.ts'
 import { DisplayStep } from './display-step.tsx'
 import {
+  askedOf,
   displayErrors,
   EMPTY_FORM,
   firstUseDrafts,
@@ -31,21 +34,27 @@ export default function FirstUsePlace() {
   const navigate = useNavigate()
   const write = useWriteAct()
   const [step, setStep] = useState(0)
+  const asked = useRef('')
   const form = useCheckedForm<FirstUseForm, FirstUseForm>({ ...EMPTY_FORM, units: useMeasures() }, typed => {
-    const errors = [displayErrors(typed, scale), outlineErrors(typed), insideErrors(typed)][step]
+    const shown = { ...typed, asked: asked.current }
+    const errors = [displayErrors(shown, scale), outlineErrors(typed), insideErrors(typed)][step]
+    // asked once; the same two numbers again are meant
+    if (step === 0) asked.current = askedOf(typed)
     return errors ? { ok: false, errors } : { ok: true, kept: typed }
   })
   const shared = { form: form.values, errors: form.errors, set: form.setValues }
-  const boxes = [...state.boxes.values()]
+  const boxes = inShelfOrder(state)
 
   const next = form.onKeep(typed => {
     if (step < 2) return setStep(step + 1)
+    // kept already, and on its way to the box's page: a second press is no second box
+    if (write.isPending || write.isSuccess) return
     const { boxId, drafts } = firstUseDrafts(typed, {
       nowMs: maker.nowMs(),
       scale,
       newId: maker.newId,
       roomId: [...state.rooms.keys()][0] ?? null,
-      instrumentId: [...state.instruments.values()].find(item => item.boxId === null)?.instrumentId ?? null,
+      instrumentId: carriedInstrument(state)?.instrumentId ?? null,
       place: nextPlace(
         boxes.map(box => ({ ...box, id: box.boxId })),
         sizeOf(typed).widthMm,
@@ -81,10 +90,15 @@ export default function FirstUsePlace() {
               Back
             </button>
           )}
-          <button type="submit" className={hand.filled} disabled={write.isPending}>
+          <button type="submit" className={hand.filled} disabled={write.isPending || write.isSuccess}>
             {['Next: which outline', 'Next: what is inside', 'Judge it'][step]}
           </button>
         </div>
+        {step === 0 && boxes.length === 0 && (
+          <p className={hand.aside}>
+            Many boxes at once? <Link to={`${base}/kit`}>Say them in the kit</Link>, a line each.
+          </p>
+        )}
         {step === 0 && base === '' && boxes.length === 0 && (
           <p className={hand.aside}>
             Nothing at hand? <Link to="/demo">Look round the boathouse loft</Link>, a made-up shelf.

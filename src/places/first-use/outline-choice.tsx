@@ -45,7 +45,13 @@ export function OutlineChoice({
               checked={chosen === kind}
               onChange={() => choose(kind)}
             />
-            <svg width="166" height={HEIGHT + 8} className={pen.drawing} aria-hidden="true">
+            <svg
+              width="166"
+              height={HEIGHT + 8}
+              viewBox={`0 0 166 ${HEIGHT + 8}`}
+              className={pen.drawing}
+              aria-hidden="true"
+            >
               <HatchDefs spools={[MEASURE_SPOOL]} dark={dark} />
               <rect x="0" y={HEIGHT} width="166" height="5" className={pen.board} />
               <path d={`M0 ${HEIGHT}H166`} className={pen.boardLine} />

@@ -1,4 +1,6 @@
+import type { Act } from '#records/act.ts'
 import type { ReadingRecord, State } from '#journal/state.ts'
+import { isOf } from '#session/expectation.ts'
 import { inShelfOrder } from '#journal/shelf-order.ts'
 
 /** One stop of the round: a room's air, or a box. */
@@ -18,21 +20,27 @@ export function roundSteps(state: State): RoundStep[] {
   ])
 }
 
-export const isOf = (step: RoundStep, { place }: Pick<ReadingRecord, 'place'>): boolean =>
-  place.in === 'box'
-    ? step.in === 'box' && place.boxId === step.id
-    : step.in === 'room' && place.roomId === step.id
-
 /** The reading this round took at a stop; null where it has not been there yet. */
 export const takenAt = (state: State, step: RoundStep, sinceMs: number): ReadingRecord | null =>
   state.readings.filter(reading => reading.atMs >= sinceMs && isOf(step, reading)).at(-1) ?? null
-
-/** The last reading at a stop from before the round. */
-export const lastBefore = (state: State, step: RoundStep, beforeMs: number): ReadingRecord | null =>
-  state.readings.filter(reading => reading.atMs < beforeMs && isOf(step, reading)).at(-1) ?? null
 
 /** Where a round goes on that began then: the first stop not taken; past the end when all are. */
 export function resumeAt(state: State, steps: readonly RoundStep[], sinceMs: number): number {
   const next = steps.findIndex(step => takenAt(state, step, sinceMs) === null)
   return next < 0 ? steps.length : next
+}
+
+/** Entries one stop of a round makes: a reading, an opening, a colour. */
+const MOST_OF_A_STOP = 3
+
+/**
+ * What a stop taken again stands in for: the whole first taking, or, where the reading came with much else (a file, a
+ * list), that one entry and nothing beside it.
+ */
+export function replacedBy(taken: ReadingRecord, acts: readonly Act[]): string {
+  const act = acts.find(({ id }) => id === taken.actId)
+  const isOneStop = act !== undefined && act.brings === undefined && act.entries.length <= MOST_OF_A_STOP
+  return isOneStop && act.entries.filter(({ kind }) => kind === 'reading.taken').length === 1
+    ? act.id
+    : taken.id
 }

@@ -1,7 +1,9 @@
 import { useDebouncedValue, useElementSize } from '@mantine/hooks'
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react'
+import type { Unread } from '#records/picklists.ts'
 import { cautionsAt } from '#core/renewal/cautions.ts'
-import { boxView, instrumentFor } from '#journal/box-view.ts'
+import { boxView } from '#journal/box-view.ts'
+import { instrumentFor, instrumentForRoom } from '#journal/instruments.ts'
 import { shortDayText } from '#ui/dates.ts'
 import { Cautions } from '#ui/cautions.tsx'
 import { useJournalTools, usePreferences } from '#session/journal-context.tsx'
@@ -9,16 +11,18 @@ import { useJournal } from '#session/journal-query.ts'
 import { knownBox } from '#session/known-box.ts'
 import { useReport } from '#session/reports.ts'
 import { useWriteAct } from '#session/writing.ts'
+import { UnreadWords } from '#ui/unread-words.tsx'
+import { shortName } from '#ui/format.ts'
 import { Refused } from '#ui/refused.tsx'
 import { parseDecimal } from '#ui/decimal.ts'
 import { BeadColours, coloursFor } from './bead-colours.tsx'
-import { expectationAt, nearTemperatures } from './expectation.ts'
+import { expectationAt, nearTemperatures } from '#session/expectation.ts'
 import { LidChoice } from './lid-choice.tsx'
 import { checkStop, formAt, type RoundForm, type StopResult } from './round-form.ts'
-import { takenAt, type RoundStep } from './round-steps.ts'
+import { replacedBy, takenAt, type RoundStep } from './round-steps.ts'
 import { RoundTape } from './round-tape.tsx'
 import { RoundVerdict } from './round-verdict.tsx'
-import { SlipQuestion } from './slip-question.tsx'
+import { SlipQuestion } from '#ui/slip-question.tsx'
 import { StopDrawing } from './stop-drawing.tsx'
 import { Stepper } from './stepper.tsx'
 import css from './round.module.css'
@@ -74,8 +78,7 @@ export function RoundStop({ step, sinceMs, next, onKept, onSkip, onBack, onLeave
 
   function instrumentOf() {
     if (step.in === 'box') return instrumentFor(state, step.id)
-    const all = [...state.instruments.values()]
-    return all.find(item => item.boxId === null) ?? all[0] ?? null
+    return instrumentForRoom(state)
   }
   const set = (part: Partial<RoundForm>) => {
     setForm(current => ({ ...current, ...part }))
@@ -102,11 +105,19 @@ export function RoundStop({ step, sinceMs, next, onKept, onSkip, onBack, onLeave
         {
           what: `${step.name}: read on the round`,
           drafts: checked.drafts,
-          ...(taken ? { instead: taken.actId } : {}),
+          ...(taken ? { instead: replacedBy(taken, journal.kept) } : {}),
         },
         { onSuccess: onKept },
       )
   }
+  const sayUnread = (why: Unread) =>
+    write.mutate(
+      {
+        what: `${step.name}: its display ${why}`,
+        drafts: [{ kind: 'box.unread', atMs: maker.nowMs(), payload: { boxId: step.id, why } }],
+      },
+      { onSuccess: onKept },
+    )
   /** Enter in the first field goes to the second; there it keeps. */
   const onEnter = (field: EventTarget) => {
     if (field === rhField.current && result?.kind !== 'question') {
@@ -153,7 +164,7 @@ export function RoundStop({ step, sinceMs, next, onKept, onSkip, onBack, onLeave
         readAtMs={readAtMs}
         before={before}
         expected={expected}
-        replaces={taken?.actId ?? null}
+        replaces={taken ? replacedBy(taken, journal.kept) : null}
         quiet={dragging}
       />
       <StopDrawing view={known?.view ?? null} report={before} />
@@ -240,7 +251,14 @@ export function RoundStop({ step, sinceMs, next, onKept, onSkip, onBack, onLeave
               chosen={form.colour}
               onChoose={colour => set({ colour })}
             />
-            <Cautions list={cautionsAt({ step: 'look at the beads', indicator: charge.indicator })} folded />
+            <Cautions
+              list={cautionsAt({
+                step: 'look at the beads',
+                indicator: charge.indicator,
+                desiccant: charge.desiccant,
+              })}
+              folded
+            />
           </div>
         )}
         {box && (
@@ -261,7 +279,9 @@ export function RoundStop({ step, sinceMs, next, onKept, onSkip, onBack, onLeave
             slip={result.slip}
             form={form}
             scale={scale}
-            onAnswer={changed => keep(true, changed)}
+            onAnswer={(changed, touched) =>
+              keep(true, { ...changed, temperatureTouched: touched || form.temperatureTouched })
+            }
             onOpened={() => keep(true, { ...form, opened: true })}
           />
         )}
@@ -275,6 +295,7 @@ export function RoundStop({ step, sinceMs, next, onKept, onSkip, onBack, onLeave
             <button type="button" className={hand.worded} onClick={onSkip}>
               Skip {step.in === 'box' ? 'this box' : 'the room'}
             </button>
+            {box && <UnreadWords onSay={sayUnread} />}
           </span>
           <button
             type="button"
@@ -286,7 +307,7 @@ export function RoundStop({ step, sinceMs, next, onKept, onSkip, onBack, onLeave
             {result?.kind === 'question'
               ? 'Keep it as typed'
               : next
-                ? `Next: ${next.name}`
+                ? `Next: ${shortName(next.name, 24)}`
                 : 'Keep it and finish'}
           </button>
         </div>

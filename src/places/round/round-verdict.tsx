@@ -145,17 +145,22 @@ function BoxVerdict({
   )
 }
 
+/** Of a display's error, what is new each time. */
+const NEW_ERROR_SHARE = 0.6
+
 function Expected({ expected, rh }: { readonly expected: Expectation; readonly rh: number }) {
   const range = expected.rhPercent
   if (!range)
     return <p className={hand.aside}>Nothing to expect yet: this will be its first reckoned reading.</p>
   const [low, high] = [Math.round(range.low), Math.round(range.high)]
+  // what the display itself may be off, from one reading to the next
+  const margin = NEW_ERROR_SHARE * expected.accuracyPercentRh
   return (
     <p className={hand.aside}>
       Expected <Approx />
       {inWhole(range.middle)} ({low === high ? low : `${low}–${high}`})
       {Number.isFinite(rh) &&
-        (rh >= range.low - 1 && rh <= range.high + 1
+        (rh >= range.low - margin && rh <= range.high + margin
           ? ', so this is no surprise.'
           : ', so this is a surprise.')}
     </p>

@@ -114,6 +114,17 @@ describe('walking the shelf', () => {
     fireEvent.click(screen.getByText('Next: Stroke'))
     await heading('Stroke')
   })
+  test('a display that is not there is said in two presses, and the round goes on', async () => {
+    const { store } = open()
+    fireEvent.click(await screen.findByText('Skip the room'))
+    await heading('Cox')
+    fireEvent.click(screen.getByText('No reading to give'))
+    fireEvent.click(screen.getByText('It is not there'))
+    await heading('Stroke')
+    expect(entries(store)[0]).toMatchObject([
+      { kind: 'box.unread', payload: { boxId: 'cox', why: 'is not there' } },
+    ])
+  })
   test('at the display’s floor the value is "at or below"', async () => {
     open()
     fireEvent.click(await screen.findByText('Skip the room'))

@@ -18,6 +18,6 @@ export function stateWith(
   return {
     ...state,
     boxes,
-    readings: [...state.readings.filter(item => item.actId !== replaces), reading],
+    readings: [...state.readings.filter(item => item.actId !== replaces && item.id !== replaces), reading],
   }
 }

@@ -4,7 +4,7 @@ import type { BoxJudgement } from '#core/verdict/box.ts'
 import type { BoxView } from '#journal/box-view.ts'
 import { shortDayText } from '#ui/dates.ts'
 import { FigureInk } from '#ui/figure.tsx'
-import { inWhole, THIN } from '#ui/format.ts'
+import { THIN, asTyped, shortName } from '#ui/format.ts'
 import { judgementWords } from '#ui/judgement-words.ts'
 import { markColour, StateMark, type MarkWord } from '#draw/state-mark.tsx'
 import { InkLink } from '#ui/ink-link.tsx'
@@ -23,14 +23,18 @@ interface Props {
   readonly y: number
 }
 
+/** Letters a slip has room for; the whole name is its link's. */
+const MOST_LETTERS = 17
+
 /** The shelf-edge label: name, reading of target, and the judgement with its date. */
 export function BoxSlip({ view, report, judgement, nowMs, zone, x, y }: Props) {
   const { box, last, target } = view
   const pencil = last === null
-  const word: MarkWord = judgement.word === "can't reach" ? "can't reach" : (last?.word ?? 'not known')
+  const word: MarkWord = markWord(judgement, last?.word ?? 'not known')
   const c = 7
   // three digits push what follows along
-  const wide = last && last.relativeHumidityPercent >= 99.5 ? 8 : 0
+  const letters = last ? asTyped(last.relativeHumidityPercent).length : 2
+  const wide = 7 * Math.max(0, letters - 2)
   const { width, height } = SLIP
   return (
     <g
@@ -45,7 +49,7 @@ export function BoxSlip({ view, report, judgement, nowMs, zone, x, y }: Props) {
       />
       <InkLink to={`/box/${box.boxId}`} label={`${box.name}: open the box`}>
         <text x="9" y="18" className={css.slipName} data-part="slip-name">
-          {box.name}
+          {shortName(box.name, MOST_LETTERS)}
         </text>
       </InkLink>
       <g transform="translate(9 30)">
@@ -63,12 +67,12 @@ export function BoxSlip({ view, report, judgement, nowMs, zone, x, y }: Props) {
               )}
             >
               <text x="21" y="5" className={hand.strong}>
-                {inWhole(last.relativeHumidityPercent)}
+                {asTyped(last.relativeHumidityPercent)}
                 {THIN}%
               </text>
               <path
                 className={pen.inkTick}
-                d={`M${23 + 8 * inWhole(last.relativeHumidityPercent).length + 13} -2.4l1.7 1.8 3 -4.1`}
+                d={`M${23 + 8 * asTyped(last.relativeHumidityPercent).length + 13} -2.4l1.7 1.8 3 -4.1`}
               />
             </FigureInk>
             <FigureInk
@@ -77,16 +81,16 @@ export function BoxSlip({ view, report, judgement, nowMs, zone, x, y }: Props) {
               )}
             >
               <text x={60 + wide} y="5">
-                of {inWhole(target.rhPercent)}
+                of {asTyped(target.rhPercent)}
               </text>
             </FigureInk>
             <text
               x={97 + wide}
               y="5"
               className={pen.inkWord}
-              style={{ fill: markColour(last.word ?? 'not known') }}
+              style={{ fill: markColour(word === "can't reach" ? (last.word ?? 'not known') : word) }}
             >
-              {last.word}
+              {judgement.word === 'settling' ? 'before' : last.word}
             </text>
           </>
         ) : (
@@ -101,7 +105,7 @@ export function BoxSlip({ view, report, judgement, nowMs, zone, x, y }: Props) {
                 )}
               >
                 <text x="90" y="5" className={pen.inkAside}>
-                  of {inWhole(target.rhPercent)}
+                  of {asTyped(target.rhPercent)}
                 </text>
               </FigureInk>
             )}
@@ -112,6 +116,10 @@ export function BoxSlip({ view, report, judgement, nowMs, zone, x, y }: Props) {
     </g>
   )
 }
+
+/** A reading from before the renewal is no word on what is in it now. */
+const markWord = (judgement: BoxJudgement, last: MarkWord): MarkWord =>
+  judgement.word === "can't reach" ? "can't reach" : judgement.word === 'settling' ? 'too early' : last
 
 const StateMarkInk = ({ word }: { readonly word: MarkWord }) => (
   <g transform="translate(0 -7)">

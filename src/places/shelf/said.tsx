@@ -4,6 +4,8 @@ import { Figure } from '#ui/figure.tsx'
 import type { ShelfItem } from './shelf-drawing.tsx'
 import type { Piece } from './shelf-sentence.ts'
 
+const SECONDS_AN_HOUR = 3600
+
 /** One piece of the shelf's sentence; its figures open to their reason. */
 export function Said({ piece, items }: { readonly piece: Piece; readonly items: readonly ShelfItem[] }) {
   if (typeof piece === 'string') return piece
@@ -17,6 +19,21 @@ export function Said({ piece, items }: { readonly piece: Piece; readonly items: 
       </Figure>
     ) : (
       piece.text
+    )
+  }
+  if (piece.figure === 'settles') {
+    const renewedMs = item?.view.renewedMs
+    return renewedMs == null ? (
+      piece.text
+    ) : (
+      <Figure
+        answer={settlesAtAnswer(
+          secondsFromMs(renewedMs),
+          item!.view.hygrometer.settlesAfterChargeS / SECONDS_AN_HOUR,
+        )}
+      >
+        {piece.text}
+      </Figure>
     )
   }
   const last = item?.view.last

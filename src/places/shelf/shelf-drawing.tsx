@@ -4,9 +4,10 @@ import type { BoxJudgement } from '#core/verdict/box.ts'
 import type { BoxView } from '#journal/box-view.ts'
 import { BoxDrawing } from '#draw/box-drawing.tsx'
 import { HatchDefs } from '#draw/hatch.tsx'
-import { DropBox, holdCharge, holdSpool } from './shelf-moves.tsx'
+import { NO_HANDS, type Hands } from './hands.tsx'
 import { judge } from '#session/judgement.ts'
 import { InkLink } from '#ui/ink-link.tsx'
+import { useRoving } from '#ui/roving.ts'
 import { usePreferences } from '#session/journal-context.tsx'
 import { BoxSlip } from './box-slip.tsx'
 import { layOutShelf, SLIP } from '#draw/shelf-layout.ts'
@@ -25,13 +26,18 @@ export function ShelfDrawing({
   widthPx,
   nowMs,
   zone,
+  hands = NO_HANDS,
 }: {
   readonly items: readonly ShelfItem[]
   readonly widthPx: number
   readonly nowMs: number
   readonly zone: string
+  /** What can be pulled and let go over; without, nothing can be. */
+  readonly hands?: Hands
 }) {
   const { dark } = usePreferences()
+  // five things a box can be opened by: one stop for Tab, arrows between them
+  const { ref, ...keys } = useRoving('a, [role="button"]')
   const boxes = items.map(({ view: { box } }) => ({
     id: box.boxId,
     board: box.board,
@@ -49,6 +55,8 @@ export function ShelfDrawing({
       role="group"
       aria-label="The shelf, drawn to one scale"
       data-scale={layout.scale}
+      ref={ref}
+      {...keys}
     >
       <HatchDefs spools={items.flatMap(item => item.view.spools)} dark={dark} />
       {layout.boards.map(board => (
@@ -68,6 +76,7 @@ export function ShelfDrawing({
                 x={placed.x}
                 slipX={placed.slipX}
                 boardY={board.y}
+                hands={hands}
               />
             )
           })}
@@ -87,7 +96,9 @@ const ShelfBox = memo(function ShelfBox({
   x,
   slipX,
   boardY,
+  hands,
 }: {
+  readonly hands: Hands
   readonly view: BoxView
   readonly report: BoxReport | undefined
   readonly nowMs: number
@@ -99,7 +110,7 @@ const ShelfBox = memo(function ShelfBox({
 }) {
   const { box, spools } = view
   return (
-    <DropBox boxId={box.boxId} widthMm={box.widthMm}>
+    <hands.Box boxId={box.boxId} widthMm={box.widthMm}>
       <InkLink to={`/box/${box.boxId}`} label={`${box.name}, drawn to scale`}>
         <BoxDrawing
           box={{ ...box, sizePencil: box.sizeKnown === 'assumed' }}
@@ -108,8 +119,8 @@ const ShelfBox = memo(function ShelfBox({
           scale={scale}
           x={x}
           y={boardY}
-          holdSpool={holdSpool}
-          holdCharge={holdCharge}
+          holdSpool={hands.spool}
+          holdCharge={hands.charge}
         />
       </InkLink>
       <BoxSlip
@@ -121,6 +132,6 @@ const ShelfBox = memo(function ShelfBox({
         x={slipX}
         y={boardY + SLIP.below}
       />
-    </DropBox>
+    </hands.Box>
   )
 })

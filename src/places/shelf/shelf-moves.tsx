@@ -1,3 +1,4 @@
+import { scaleStepG } from '#journal/scales.ts'
 import {
   DndContext,
   DragOverlay,
@@ -74,7 +75,7 @@ export function ShelfMoves({
     const place = placesToGo(state, thing).find(item => item.key === to)
     if (place) {
       const move = { thing, to: place.key, instead: null, weights: [], atMs: maker.nowMs() }
-      write.mutate({ what: moveWords(move, place.name), drafts: moveDrafts(move) })
+      write.mutate({ what: moveWords(move, place.name), drafts: moveDrafts(move, scaleStepG(state)) })
     } else if ('touches' in activatorEvent && (to === null || to === `box:${boxOf(thing)}`))
       onAsk(idOf(thing))
   }

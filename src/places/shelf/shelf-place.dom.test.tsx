@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, test } from '@jest/globals'
-import { cleanup, screen } from '@testing-library/react'
+import { cleanup, screen, waitFor } from '@testing-library/react'
 import { boathouseLoft } from '#demo/loft.ts'
 import { estimateBox } from '#core/estimate/estimate-box.ts'
 import { type BoxReport } from '#core/estimate/report.ts'
@@ -11,7 +11,7 @@ import { boxView } from '#journal/box-view.ts'
 import { fold } from '#journal/fold.ts'
 import { idleEstimator, memoryStore, NOW, renderPlace, testMaker } from '#testing/place-harness.tsx'
 import { BoxSlip } from './box-slip.tsx'
-import { ShelfDrawing } from './shelf-drawing.tsx'
+import PulledShelf from './pulled-shelf.tsx'
 import ShelfPlace from './shelf-place.tsx'
 import { YearLine } from './year-line.tsx'
 
@@ -58,19 +58,21 @@ describe('the shelf', () => {
   })
 })
 
-test('two charges of one box can each be pulled, in a compartment as wide as what it holds', () => {
+test('two charges of one box can each be pulled, in a compartment as wide as what it holds', async () => {
   const both = makeAct(testMaker, 'two at once', [
     { kind: 'charge.moved', payload: { chargeId: 'thole-beads', boxId: 'cox' } },
   ])
   const cox = boxView(fold([...acts, both]), 'cox', NOW)!
   const { container } = renderPlace(
-    <ShelfDrawing
+    <PulledShelf
+      onAsk={() => {}}
       items={[{ view: cox, report: undefined, judgement: { word: 'not known', todo: 'read it once' } }]}
       widthPx={1184}
       nowMs={NOW}
       zone="UTC"
     />,
   )
+  await waitFor(() => expect(container.querySelector('[data-thing]')).not.toBeNull())
   const widthOf = (id: string) =>
     Number(container.querySelector(`[data-thing="${id}"] rect`)!.getAttribute('width'))
   const grams = (id: string) => cox.charges.find(charge => charge.chargeId === id)!.dryMassG

@@ -1,6 +1,6 @@
 import { useElementSize, useHotkeys } from '@mantine/hooks'
 import { useQueries } from '@tanstack/react-query'
-import { useMemo, useState } from 'react'
+import { lazy, Suspense, useMemo, useState } from 'react'
 import { Link, Navigate, useNavigate, useSearchParams } from 'react-router'
 import { profileOf } from '#journal/room-air.ts'
 import { later } from '#ui/later.tsx'
@@ -13,14 +13,14 @@ import { DrawnLegend } from './drawn-legend.tsx'
 import { layOutShelf } from '#draw/shelf-layout.ts'
 import { Elsewhere } from './elsewhere.tsx'
 import { ShelfFoot } from './shelf-foot.tsx'
-import { ShelfMoves } from './shelf-moves.tsx'
 import { ShelfDrawing, type ShelfItem } from './shelf-drawing.tsx'
 import { Said } from './said.tsx'
 import { shelfSentence, type Piece } from './shelf-sentence.ts'
-import { RoomAir, YearLine } from './year-line.tsx'
 import hand from '#ui/hand.module.css'
 import css from './shelf.module.css'
 
+const PulledShelf = lazy(() => import('./pulled-shelf.tsx'))
+const YearAhead = lazy(() => import('./year-ahead.tsx'))
 const LogReading = later(() => import('#dialogs/log-reading/log-reading.tsx'))
 const MoveDialog = later(() => import('#dialogs/move/move-dialog.tsx'))
 
@@ -48,8 +48,9 @@ export default function ShelfPlace() {
   ])
   const known = useMemo(
     () =>
-      [...journal.state.boxes.keys()]
-        .map(boxId => knownBox(journal, boxId))
+      [...journal.state.boxes.values()]
+        .filter(box => box.retiredMs === null)
+        .map(box => knownBox(journal, box.boxId))
         .filter((item): item is KnownBox => item !== null),
     [journal],
   )
@@ -71,6 +72,7 @@ export default function ShelfPlace() {
       judgement: item.judgement,
       lookAgainMs: item.view.last?.settled === false ? item.view.last.lookAgainMs : null,
       reckoning: reports[i]!.isLoading,
+      lastReadMs: item.view.last?.atMs ?? null,
     })),
     nowMs,
     zone,
@@ -137,25 +139,23 @@ export default function ShelfPlace() {
       <div ref={ref} className={css.shelfWrap}>
         {width > 0 && (
           <>
-            <ShelfMoves onAsk={setAsking}>
-              <ShelfDrawing items={items} widthPx={width} nowMs={nowMs} zone={zone} />
-            </ShelfMoves>
+            <Suspense fallback={<ShelfDrawing items={items} widthPx={width} nowMs={nowMs} zone={zone} />}>
+              <PulledShelf items={items} widthPx={width} nowMs={nowMs} zone={zone} onAsk={setAsking} />
+            </Suspense>
             {legendBeside && (
               <div className={css.legendBeside} style={{ top: lastBoard.y - 112 }}>
                 <DrawnLegend scale={layout!.scale} />
               </div>
             )}
-            <div className={css.yearHead}>
-              <h2 className={css.yearTitle}>The year ahead</h2>
-              <RoomAir room={{ profile: profileOf(room), knowledge: room.climateKnown }} />
-            </div>
-            <YearLine
-              items={items}
-              room={{ profile: profileOf(room), knowledge: room.climateKnown }}
-              widthPx={width}
-              nowMs={nowMs}
-              zone={zone}
-            />
+            <Suspense fallback={<p className={hand.aside}>The year ahead …</p>}>
+              <YearAhead
+                items={items}
+                room={{ profile: profileOf(room), knowledge: room.climateKnown }}
+                widthPx={width}
+                nowMs={nowMs}
+                zone={zone}
+              />
+            </Suspense>
             {!legendBeside && layout && <DrawnLegend scale={layout.scale} />}
           </>
         )}

@@ -40,3 +40,22 @@ test('what lies behind: a second look, what can’t be reached, what is not know
     'A wants a second look today at 16:00. E can’t reach its target: a foam strip would do. F: read it once.',
   ))
 test('says so while it reckons', () => expect(say({ ...good, reckoning: true }).answer).toBe('Reckoning …'))
+test('renewed boxes are not renewed again: they are read once they have settled', () => {
+  const said = say(good, box('G', { word: 'settling', readS: s('2025-11-02') }))
+  expect(said.answer).toBe('Nothing to do before Sat 6 Dec.')
+  expect(said.behind).toBe('G is renewed and settling: read it tomorrow at 10:00.')
+})
+test('a chance that it is over is said as a chance', () =>
+  expect(
+    say(
+      good,
+      box('H', { word: 'may be over', chance: 0.1, dateS: s('2026-03-01'), latestS: s('2026-09-01') }),
+    ).behind,
+  ).toBe('H holds, with one chance in ten that it is over: read it.'))
+test('a box nobody has read for long asks for a reading', () => {
+  const days = (n: number) => now - n * 86_400_000
+  expect(say({ ...good, lastReadMs: days(70) }).behind).toBe(
+    'A has not been read for 10 weeks: a reading tells more than any reckoning.',
+  )
+  expect(say({ ...good, lastReadMs: days(30) }).behind).toBe('')
+})

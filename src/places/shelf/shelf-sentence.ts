@@ -1,17 +1,19 @@
 import { msFromSeconds } from '#units/time.ts'
 import type { BoxJudgement } from '#core/verdict/box.ts'
-import { againText, dayText, isoDay } from '#ui/dates.ts'
+import { chanceWords } from '#ui/judgement-words.ts'
+import { lengthText, againText, dayText, isoDay } from '#ui/dates.ts'
 
 export interface SentenceBox {
   readonly name: string
   readonly judgement: BoxJudgement
   readonly lookAgainMs: number | null
   readonly reckoning: boolean
+  readonly lastReadMs?: number | null
 }
 
 /** A piece of the sentence: plain words, or a figure of one box. */
 export type Piece =
-  string | { readonly text: string; readonly box: string; readonly figure: 'date' | 'look again' }
+  string | { readonly text: string; readonly box: string; readonly figure: 'date' | 'look again' | 'settles' }
 
 const and = (names: readonly string[]): string =>
   names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`
@@ -53,6 +55,8 @@ export function shelfSentence(
 }
 
 const MOST_LINES = 3
+/** Longer than this, a forecast goes on by itself. */
+const LONG_UNREAD_MS = 45 * 86_400_000
 
 function behind(boxes: readonly SentenceBox[], nowMs: number, zone: string): Piece[] {
   const lines: Piece[][] = []
@@ -63,7 +67,27 @@ function behind(boxes: readonly SentenceBox[], nowMs: number, zone: string): Pie
       { text: againText(early[0].lookAgainMs!, nowMs, zone), box: early[0].name, figure: 'look again' },
       '. ',
     ])
+  const settling = boxes.filter(box => box.judgement.word === 'settling')
+  const [first] = settling
+  if (first?.judgement.word === 'settling') {
+    const readMs = msFromSeconds(first.judgement.readS)
+    lines.push([
+      `${and(settling.map(box => box.name))} ${settling.length > 1 ? 'are' : 'is'} renewed and settling: read ${settling.length > 1 ? 'them' : 'it'} `,
+      { text: readMs <= nowMs ? 'now' : againText(readMs, nowMs, zone), box: first.name, figure: 'settles' },
+      '. ',
+    ])
+  }
+  const unread = boxes.filter(
+    ({ lastReadMs, judgement }) =>
+      lastReadMs != null && nowMs - lastReadMs > LONG_UNREAD_MS && judgement.word !== 'not known',
+  )
+  if (unread.length > 0)
+    lines.push([
+      `${and(unread.map(box => box.name))} ${unread.length > 1 ? 'have' : 'has'} not been read for ${lengthText(nowMs - Math.max(...unread.map(box => box.lastReadMs!)))}: a reading tells more than any reckoning. `,
+    ])
   for (const { name, judgement } of boxes) {
+    if (judgement.word === 'may be over')
+      lines.push([`${name} holds, with ${chanceWords(judgement.chance)} that it is over: read it. `])
     if (judgement.word === "can't reach")
       lines.push([`${name} can’t reach its target: ${judgement.wouldDo} would do. `])
     if (judgement.word === 'not known') lines.push([`${name}: ${judgement.todo}. `])

@@ -5,7 +5,7 @@ import type { Knowledge } from '#core/answer.ts'
 import { msFromSeconds, secondsFromMs } from '#units/time.ts'
 import { monthStarts, monthText, shortDayText } from '#ui/dates.ts'
 import { Figure, FigureInk } from '#ui/figure.tsx'
-import { inTenths } from '#ui/format.ts'
+import { inTenths, shortName } from '#ui/format.ts'
 import { InkLink } from '#ui/ink-link.tsx'
 import type { ShelfItem } from './shelf-drawing.tsx'
 import pen from '#draw/pen.module.css'
@@ -84,6 +84,9 @@ export function YearLine({ items, room, widthPx, nowMs, zone }: Props) {
   )
 }
 
+/** Letters the column of names has room for. */
+const LANE_LETTERS = 12
+
 const laneKey = (item: ShelfItem, nowMs: number): number => {
   if (item.judgement.word === 'over since') return 0
   if (item.judgement.word === "can't reach") return Infinity
@@ -117,7 +120,7 @@ function Lane({
         className={pencil ? `${css.laneName} ${css.laneNamePencil}` : css.laneName}
         data-part="lane-name"
       >
-        {view.box.name}
+        {shortName(view.box.name, LANE_LETTERS)}
       </text>
     </InkLink>
   )
@@ -125,7 +128,7 @@ function Lane({
     <text
       x={Math.min(atX, widthPx - 4)}
       y={y + 4}
-      className={pen.inkSmallAside}
+      className={`${pen.inkSmallAside} ${pen.halo}`}
       textAnchor={atX > widthPx - 110 ? 'end' : 'start'}
     >
       {text}
@@ -150,6 +153,13 @@ function Lane({
       <g>
         {name}
         {aside(`can’t reach its target: ${judgement.wouldDo} would do`, start + 8)}
+      </g>
+    )
+  if (judgement.word === 'settling' && leaves && leaves.spread.low <= judgement.readS)
+    return (
+      <g>
+        {name}
+        {aside('renewed, settling', start + 8)}
       </g>
     )
   if (!leaves || judgement.word === 'not known')

@@ -1,8 +1,9 @@
 import * as v from 'valibot'
+import type { OvenKind } from '#core/renewal/ways.ts'
 import type { BeadColour } from '#core/evidence/colour.ts'
 import type { Freshness } from '#core/evidence/freshness.ts'
 import { DESICCANT_LIST, HOLDER_LIST } from '../picklists.ts'
-import { beadsField, finite, heatingField, idField, knowledgeField, nameField } from '../fields.ts'
+import { beadsField, finite, heatingField, idField, knowledgeField, nameField, told } from '../fields.ts'
 
 export const FRESHNESS = [
   'new',
@@ -23,7 +24,14 @@ export const BEAD_COLOURS = {
 const beadColours = [...BEAD_COLOURS.orange, ...BEAD_COLOURS.blue] as const satisfies readonly BeadColour[]
 
 /** What heats the beads; a gas flame brings its own water. */
-export const OVENS = ['electric', 'gas', 'dryer', 'microwave', 'unknown'] as const
+export const OVENS = [
+  'electric',
+  'gas',
+  'dryer',
+  'microwave',
+  'own heater',
+  'unknown',
+] as const satisfies readonly OvenKind[]
 export type Oven = (typeof OVENS)[number]
 
 const made = v.strictObject({
@@ -36,6 +44,12 @@ const made = v.strictObject({
   freshness: v.picklist(FRESHNESS),
   freshnessKnown: knowledgeField,
   indicator: v.picklist(INDICATORS),
+  /** Packets or bags that are renewed as one. */
+  pieces: told(v.pipe(finite(1, 100), v.integer())),
+  /** The empty holder on the scale. */
+  tareG: told(finite(0, 5000)),
+  /** Water a crystal pack takes up before it is full, or spills. */
+  fillLineG: told(finite(1, 5000)),
   /** The box it went into; null: put away. */
   boxId: v.nullable(idField),
 })
@@ -65,21 +79,30 @@ export const chargeKinds = {
   'charge.retired': v.strictObject({ chargeId: idField }),
 } as const
 type Payload = Record<string, unknown>
+/** Version 3 knows every desiccant, crystal packs and plug-in units, pieces, an empty holder's weight, a fill line. */
+function allowEveryKind(payload: Payload): Payload {
+  return payload
+}
 /** Steps from version 1 on, named by what they do; a released step is never edited. */
 export const chargeUpgraders = {
   'charge.made': [
     function addIndicator(payload: Payload): Payload {
       return { ...payload, indicator: 'unknown' }
     },
+    allowEveryKind,
   ],
   'charge.changed': [
     function allowIndicator(payload: Payload): Payload {
       return payload
     },
+    allowEveryKind,
   ],
   'charge.heated': [
     function addOvenAndRoom(payload: Payload): Payload {
       return { ...payload, oven: 'unknown', roomId: null }
+    },
+    function allowOwnHeater(payload: Payload): Payload {
+      return payload
     },
   ],
 } as const

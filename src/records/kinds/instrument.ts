@@ -15,6 +15,7 @@ export const instrumentKinds = {
     ...v.partial(v.omit(made, ['boxId'])).entries,
     instrumentId: idField,
   }),
+  'instrument.retired': v.strictObject({ instrumentId: idField }),
   'instrument.moved': v.strictObject({ instrumentId: idField, boxId: v.nullable(idField) }),
 } as const
 export type Instrument = v.InferOutput<typeof made>

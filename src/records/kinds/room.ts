@@ -17,6 +17,7 @@ const climate = v.variant('kind', [
 const made = v.strictObject({ roomId: idField, name: nameField, climate, climateKnown: knowledgeField })
 export const roomKinds = {
   'room.made': made,
+  'room.retired': v.strictObject({ roomId: idField }),
   'room.changed': v.strictObject({ ...v.partial(made).entries, roomId: idField }),
 } as const
 export type Room = v.InferOutput<typeof made>

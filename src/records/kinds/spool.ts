@@ -1,7 +1,7 @@
 import * as v from 'valibot'
 import type { Wetness } from '#core/evidence/wetness.ts'
-import { MATERIAL_LIST } from '../picklists.ts'
-import { filamentField, finite, idField, knowledgeField, lengthField, nameField } from '../fields.ts'
+import { MATERIAL_LIST, SPOOL_BODY_LIST, STRAND_LIST } from '../picklists.ts'
+import { filamentField, finite, idField, knowledgeField, lengthField, nameField, told } from '../fields.ts'
 
 export const WETNESS = [
   'dried today',
@@ -28,6 +28,12 @@ const made = v.strictObject({
   cardboardG: finite(0, 2000),
   rimDiameterMm: lengthField,
   widthMm: lengthField,
+  /** Whether rim and width were measured; left out: the usual ones of its size. */
+  sizeKnown: told(knowledgeField),
+  boreMm: told(finite(5, 200)),
+  body: told(v.picklist(SPOOL_BODY_LIST)),
+  strandMm: told(v.picklist(STRAND_LIST)),
+  maker: told(nameField),
   wetness: v.picklist(WETNESS),
   wetnessKnown: knowledgeField,
   where: whereabouts,
@@ -40,6 +46,12 @@ export const spoolKinds = {
 type Payload = Record<string, unknown>
 /** Version 2 knows bags; nothing stored changes. */
 const allowBag = (payload: Payload): Payload => payload
-export const spoolUpgraders = { 'spool.made': [allowBag], 'spool.moved': [allowBag] } as const
+/** Version 3 (a change: 2) knows maker, body, bore, strand and how the size is known. */
+const allowBody = (payload: Payload): Payload => payload
+export const spoolUpgraders = {
+  'spool.made': [allowBag, allowBody],
+  'spool.changed': [allowBody],
+  'spool.moved': [allowBag],
+} as const
 export type Whereabouts = v.InferOutput<typeof whereabouts>
 export type Spool = v.InferOutput<typeof made>

@@ -1,0 +1,8 @@
+import type { State } from './state.ts'
+
+/** Where nobody told of a scale: a kitchen scale's. */
+const USUAL_STEP_G = 1
+
+/** The step of the scale things are weighed on: of the last one told of, that is still there. */
+export const scaleStepG = (state: State): number =>
+  [...state.scales.values()].findLast(scale => scale.retiredMs === null)?.stepG ?? USUAL_STEP_G

@@ -1,0 +1,135 @@
+import { useState } from 'react'
+import { Link, useNavigate, useParams } from 'react-router'
+import { HUE_ORDER } from '#draw/palette.ts'
+import { planSpools } from '#journal/plan-wish.ts'
+import type { PlanRecord } from '#journal/state.ts'
+import { newPlan } from '#session/build/plan-drafts.ts'
+import { useJournalTools } from '#session/journal-context.tsx'
+import { useJournal } from '#session/journal-query.ts'
+import { useWriteAct } from '#session/writing.ts'
+import { Refused } from '#ui/refused.tsx'
+import { ArrangePage } from './arrange-page.tsx'
+import { PlanPage } from './plan-page.tsx'
+import { SpoolsDialog } from './spools-dialog.tsx'
+import hand from '#ui/hand.module.css'
+import css from './build.module.css'
+
+/** Which box? Plans begun, or the one that is open. */
+export default function BuildPlace() {
+  const { planId, step } = useParams()
+  const { state } = useJournal()
+  const plan = planId === undefined ? undefined : state.plans.get(planId)
+  if (planId === undefined) return <Plans />
+  if (!plan || plan.retiredMs !== null) return <Gone built={plan !== undefined} />
+  const candidate = plan.candidates[Math.min(plan.chosen, plan.candidates.length - 1)]
+  return step === 'arrange' && candidate ? (
+    <ArrangePage plan={plan} candidate={candidate} key={planId} />
+  ) : (
+    <PlanPage plan={plan} key={planId} />
+  )
+}
+
+function Gone({ built }: { readonly built: boolean }) {
+  const { base } = useJournalTools()
+  return (
+    <main className={hand.page} data-place="build">
+      <h1 className={hand.answer}>{built ? 'This plan is done with' : 'No such plan'}</h1>
+      <p className={hand.behind}>
+        {built
+          ? 'It was built, or put away; undo brings it back.'
+          : 'It may have been taken back, or the address is from another journal.'}{' '}
+        <Link to={`${base}/build`}>To the plans</Link>
+      </p>
+    </main>
+  )
+}
+
+function Plans() {
+  const { state } = useJournal()
+  const { base, maker } = useJournalTools()
+  const navigate = useNavigate()
+  const write = useWriteAct()
+  const [asking, setAsking] = useState(false)
+  const plans = [...state.plans.values()].filter(plan => plan.retiredMs === null)
+  const room = [...state.rooms.values()].find(one => one.retiredMs === null)
+  const begin = (spools: PlanRecord['spools']) => {
+    const planId = maker.newId()
+    const taken = new Set([...state.plans.values()].map(plan => plan.name))
+    let number = state.plans.size + 1
+    while (taken.has(`Plan ${number}`)) number++
+    const name = `Plan ${number}`
+    const roomId = room?.roomId ?? maker.newId()
+    write.mutate(
+      {
+        what: `${name}: begun`,
+        drafts: [
+          ...(room
+            ? []
+            : [
+                {
+                  kind: 'room.made' as const,
+                  atMs: maker.nowMs(),
+                  payload: {
+                    roomId,
+                    name: 'The room',
+                    climate: { kind: 'mild' as const },
+                    climateKnown: 'assumed' as const,
+                  },
+                },
+              ]),
+          { kind: 'plan.made', atMs: maker.nowMs() + 1, payload: newPlan(planId, name, roomId, spools) },
+        ],
+      },
+      { onSuccess: () => void navigate(`${base}/build/${planId}`) },
+    )
+  }
+  return (
+    <main className={hand.page} data-place="build">
+      <div className={hand.answerRow}>
+        <div>
+          <h1 className={hand.answer}>
+            {plans.length === 0
+              ? 'Which box takes your spools?'
+              : plans.length === 1
+                ? 'One box is being planned'
+                : `${plans.length} boxes are being planned`}
+          </h1>
+          <p className={hand.behind}>
+            Say what is to go in; boxes that might do stand beside each other, with what each takes, lets in
+            and costs.
+          </p>
+        </div>
+        <div className={hand.acts}>
+          <button type="button" className={hand.filled} onClick={() => setAsking(true)}>
+            Plan a box
+          </button>
+        </div>
+      </div>
+      {write.error && <Refused error={write.error} remedy="press again" />}
+      <ul className={css.plans}>
+        {plans.map(plan => (
+          <li key={plan.planId}>
+            <Link to={`${base}/build/${plan.planId}`} className={css.planName}>
+              {plan.name}
+            </Link>{' '}
+            <span className={hand.aside}>
+              {planSpools(plan, state, HUE_ORDER).length} spools,{' '}
+              {plan.candidates.map(one => one.name).join(', ')}
+            </span>
+          </li>
+        ))}
+      </ul>
+      {asking && (
+        <SpoolsDialog
+          spools={[]}
+          title="What is to go in?"
+          close={() => setAsking(false)}
+          keep={spools => {
+            setAsking(false)
+            begin(spools)
+          }}
+        />
+      )}
+    </main>
+  )
+}

@@ -1,0 +1,89 @@
+import { USUAL_CLEARANCES, USUAL_SUPPORT } from '#core/build/arrangement.ts'
+import { CONTAINERS } from '#core/container/container.ts'
+import { outlineCandidate } from '#journal/plan-candidate.ts'
+import type { BoxRecord, PlanRecord, State } from '#journal/state.ts'
+import type { Draft } from '#records/act.ts'
+import type { Plan, PlanCandidate } from '#records/kinds/plan.ts'
+import { nextPlace } from '../kit/next-place.ts'
+
+/** One like a box on the shelf. */
+export function likeBox(box: BoxRecord): PlanCandidate {
+  const { baseShare, wall, wallThicknessMm } = CONTAINERS[box.container]
+  return {
+    name: `one like ${box.name}`.slice(0, 60),
+    container: box.container,
+    rimLengthMm: box.widthMm,
+    rimDepthMm: box.depthMm,
+    baseLengthMm: Math.max(20, Math.round(box.widthMm * baseShare)),
+    baseDepthMm: Math.max(20, Math.round(box.depthMm * baseShare)),
+    heightMm: box.heightMm,
+    sizeKnown: box.sizeKnown,
+    litresTold: null,
+    wall: box.wall ?? wall,
+    wallThicknessMm: box.wallThicknessMm ?? wallThicknessMm,
+    lid: box.lid,
+    price: null,
+    blocks: [],
+  }
+}
+
+/** A new plan: a clip box and a tote to begin with. @param spools what it is for */
+export const newPlan = (planId: string, name: string, roomId: string, spools: Plan['spools']): Plan => ({
+  planId,
+  name,
+  roomId,
+  spools,
+  ways: ['axle', 'rim', 'lying'],
+  outlets: 0,
+  openingsPerMonth: 4,
+  clearances: { ...USUAL_CLEARANCES },
+  rodDiameterMm: USUAL_SUPPORT.rodDiameterMm,
+  candidates: [outlineCandidate('clip-long'), outlineCandidate('tote')],
+  chosen: 1,
+  arrangement: null,
+  charge: null,
+  display: null,
+})
+
+/** The chosen one stands on the shelf with all its measures; its spools go in, and the plan is done with. */
+export function builtDrafts(
+  plan: PlanRecord,
+  candidate: PlanCandidate,
+  ids: { readonly boxId: string; readonly spoolIds: readonly string[] },
+  state: State,
+  atMs: number,
+): Draft[] {
+  const standing = [...state.boxes.values()].filter(box => box.retiredMs === null)
+  const usual = CONTAINERS[candidate.container]
+  return [
+    {
+      kind: 'box.made',
+      atMs,
+      payload: {
+        boxId: ids.boxId,
+        name: plan.name,
+        container: candidate.container,
+        widthMm: candidate.rimLengthMm,
+        depthMm: candidate.rimDepthMm,
+        heightMm: candidate.heightMm,
+        sizeKnown: candidate.sizeKnown,
+        ...(candidate.wall === usual.wall ? {} : { wall: candidate.wall }),
+        ...(candidate.wallThicknessMm === usual.wallThicknessMm
+          ? {}
+          : { wallThicknessMm: candidate.wallThicknessMm }),
+        lid: candidate.lid,
+        lidKnown: 'told',
+        openingsPerMonth: plan.openingsPerMonth,
+        openingsKnown: 'told',
+        roomId: plan.roomId,
+        ...nextPlace(standing, candidate.rimLengthMm),
+      },
+    },
+    ...ids.spoolIds.map((spoolId): Draft => ({
+      kind: 'spool.moved',
+      atMs: atMs + 1,
+      payload: { spoolId, where: { at: 'box', boxId: ids.boxId } },
+    })),
+    { kind: 'plan.retired', atMs: atMs + 2, payload: { planId: plan.planId } },
+  ]
+}
