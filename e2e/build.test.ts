@@ -65,8 +65,10 @@ test('from nothing to a plan, its figures, and the box on the shelf, by keyboard
   }
   await page.keyboard.press('Enter')
   await page.waitForFunction(() => !document.querySelector('[data-part="candidate-form"]'))
+  await page.waitForFunction(() =>
+    document.querySelector('[data-candidate="tote"]')?.textContent?.includes('362 ×'),
+  )
   await says(page, '^The tote takes all three')
-  expect(await page.$eval('[data-candidate="tote"]', item => item.textContent)).toContain('362 ×')
   await page.evaluate(() => scrollTo(0, 0))
   await tabTo(page, 'Put it on the shelf')
   await page.keyboard.press('Enter')

@@ -69,7 +69,7 @@ describe('moves on the shelf', () => {
     // no finger is gone in the frame that shows it has taken hold
     await page.evaluate(() => new Promise(done => setTimeout(done, 100)))
     await page.touchscreen.touchEnd()
-    await page.waitForSelector('[data-part="move-form"]')
+    await page.waitForSelector('[data-part="move-form"] select')
     expect(await page.$eval('[data-part="move-form"] select', select => select.value)).toBe('cox-spool-1')
     expect(problemsOf(page)).toEqual([])
     await page.close()
