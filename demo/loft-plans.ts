@@ -1,6 +1,7 @@
 import type { ContainerKind } from '#core/container/container.ts'
 import { outlineCandidate } from '#journal/plan-candidate.ts'
 import type { Draft } from '#records/act.ts'
+import { NOTHING_BUILT } from '#journal/plan-unbuilt.ts'
 import type { PlanCandidate } from '#records/kinds/plan.ts'
 
 const DAY = 86_400_000
@@ -53,6 +54,15 @@ export function plansDrafts(nowMs: number, roomId: string): Draft[] {
         arrangement: null,
         charge: { lengthMm: 200, depthMm: 120, heightMm: 36, alongMm: -20, acrossMm: 0 },
         display: { lengthMm: 45, depthMm: 30, heightMm: 30, alongMm: 130, acrossMm: 0 },
+        ...NOTHING_BUILT,
+        // the left hole of the rod slipped; the last outlet is still to come
+        drilled: [
+          { hole: 'A', downMm: 103.6, edgeMm: 139.4, drillMm: 12.5, mend: null },
+          { hole: 'B', downMm: 100.8, edgeMm: 138.7, drillMm: 12.5, mend: null },
+          { hole: '1', downMm: 40.3, edgeMm: 61, drillMm: 5, mend: null },
+          { hole: '2', downMm: 39.6, edgeMm: 142.5, drillMm: 5, mend: null },
+          { hole: '3', downMm: 40.5, edgeMm: 147.6, drillMm: 5, mend: null },
+        ],
       },
     },
     {
@@ -73,6 +83,7 @@ export function plansDrafts(nowMs: number, roomId: string): Draft[] {
         arrangement: null,
         charge: null,
         display: null,
+        ...NOTHING_BUILT,
       },
     },
   ]

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react'
 import { hangs, type Arrangement, type Asked } from '#core/build/arrangement.ts'
 import { standingSpools } from '#core/build/clearances.ts'
 import type { Axis, Vector } from '#core/build/inside.ts'
+import type { WallName } from '#core/build/wall-place.ts'
 import type { PlanSpool } from '#journal/plan-wish.ts'
 import { SpoolEdge, SpoolFace, SpoolFlat } from './spool-drawing.tsx'
 import pen from './pen.module.css'
@@ -19,8 +20,17 @@ export type Part =
   | { readonly what: 'spool'; readonly id: string; readonly line: number }
   | { readonly what: 'rod'; readonly line: number }
   | { readonly what: 'block'; readonly name: string }
+  | { readonly what: 'outlet'; readonly index: number }
 type HoldPart = (part: Part, drawing: ReactNode) => ReactNode
 const asDrawn: HoldPart = (_, drawing) => drawing
+
+/** Where a tube leaves: a point of the inner surface, and whether it is capped. */
+export interface DrawnOutlet {
+  readonly wall: WallName
+  readonly at: Vector
+  readonly drillMm: number
+  readonly capped: boolean
+}
 
 const LID_MM = 16
 export const RIM_OVER_MM = 8
@@ -35,6 +45,7 @@ export function PlanView({
   y,
   pencil,
   view = 'front',
+  outlets = [],
   hold = asDrawn,
 }: {
   readonly asked: Asked
@@ -46,6 +57,8 @@ export function PlanView({
   readonly y: number
   readonly pencil: boolean
   readonly view?: ViewName
+  /** Holes for tubes, each on its wall. */
+  readonly outlets?: readonly DrawnOutlet[]
   readonly hold?: HoldPart
 }) {
   const { inside, support } = asked
@@ -108,6 +121,14 @@ export function PlanView({
             </g>
           )
         })}
+      {arrangement?.kind === 'rollers' && (
+        <Rollers arrangement={arrangement} asked={asked} view={view} at={at} scale={scale} />
+      )}
+      {outlets.map((outlet, i) => (
+        <g key={i}>
+          {hold({ what: 'outlet', index: i }, <Outlet outlet={outlet} view={view} at={at} scale={scale} />)}
+        </g>
+      ))}
       {arrangement &&
         hangs(arrangement.kind) &&
         arrangement.lines.map((line, i) => {
@@ -142,6 +163,120 @@ export function PlanView({
           )
         })}
     </g>
+  )
+}
+
+type Place = (point: Vector) => { readonly x: number; readonly y: number }
+/** Out of a wall, as a direction. */
+function outOf({ wall, at }: DrawnOutlet): Vector {
+  switch (wall) {
+    case 'front':
+      return [0, -1, 0]
+    case 'back':
+      return [0, 1, 0]
+    case 'left end':
+      return [-1, 0, 0]
+    case 'right end':
+      return [1, 0, 0]
+    case 'wall': {
+      const reach = Math.hypot(at[0], at[1]) || 1
+      return [at[0] / reach, at[1] / reach, 0]
+    }
+  }
+}
+/** Which side of what is seen is the near one: the front, the right, the top. */
+const NEAR = { front: -1, side: 1, top: 1 } as const
+const COUPLER_MM = 16
+
+/** A coupler: a ring where one looks at its wall, dashed behind; a short stub where one looks along it. */
+function Outlet({
+  outlet,
+  view,
+  at,
+  scale,
+}: {
+  readonly outlet: DrawnOutlet
+  readonly view: ViewName
+  readonly at: Place
+  readonly scale: number
+}) {
+  const { right, up, away } = VIEWS[view]
+  const out = outOf(outlet)
+  const { x, y } = at(outlet.at)
+  const radius = Math.max(3, (outlet.drillMm / 2) * scale)
+  if (Math.abs(out[away]) > 0.7)
+    return (
+      <circle
+        cx={x}
+        cy={y}
+        r={radius}
+        className={outlet.capped ? pen.rodEnd : out[away] * NEAR[view] > 0 ? pen.flange : pen.hidden}
+      />
+    )
+  const [dx, dy] = [out[right] * COUPLER_MM * scale, -out[up] * COUPLER_MM * scale]
+  const length = Math.max(7, Math.hypot(dx, dy))
+  return (
+    <rect
+      x={-3}
+      y={-4}
+      width={length + 3}
+      height="8"
+      transform={`translate(${x} ${y}) rotate(${(Math.atan2(dy, dx) * 180) / Math.PI})`}
+      className={outlet.capped ? pen.rodEnd : pen.flange}
+    />
+  )
+}
+
+/** Two rollers under each line. */
+function Rollers({
+  arrangement,
+  asked: { support, inside },
+  view,
+  at,
+  scale,
+}: {
+  readonly arrangement: Arrangement
+  readonly asked: Asked
+  readonly view: ViewName
+  readonly at: Place
+  readonly scale: number
+}) {
+  const { right, up } = VIEWS[view]
+  const { axis, lines } = arrangement
+  const radius = (support.rollerDiameterMm / 2) * scale
+  const half = Math.min(...[inside.baseMm[axis === 1 ? 1 : 0], inside.rimMm[axis === 1 ? 1 : 0]]) / 2
+  return lines.flatMap((line, i) =>
+    [-1, 1].map(side => {
+      const middle: [number, number, number] = [line.at[0], line.at[1], line.at[2]]
+      middle[axis === 0 ? 1 : 0] += (side * support.rollersApartMm) / 2
+      middle[2] += support.rollerDiameterMm / 2
+      middle[axis] = 0
+      const { x, y } = at(middle)
+      const key = `${i} ${side}`
+      if (axis === right)
+        return (
+          <rect
+            key={key}
+            x={x - half * scale}
+            y={y - radius}
+            width={2 * half * scale}
+            height={2 * radius}
+            className={pen.flange}
+          />
+        )
+      if (axis === up)
+        return (
+          <rect
+            key={key}
+            x={x - radius}
+            y={y - half * scale}
+            width={2 * radius}
+            height={2 * half * scale}
+            className={pen.flange}
+          />
+        )
+      return <circle key={key} cx={x} cy={y} r={radius} className={pen.flange} />
+    }),
   )
 }
 

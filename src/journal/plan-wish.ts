@@ -16,6 +16,8 @@ export interface PlanSpool {
   readonly material: MaterialId
   readonly colour: string
   readonly filamentG: number
+  /** Filament and spool together, as it hangs. */
+  readonly weightG: number
   readonly rimDiameterMm: number
   readonly widthMm: number
   readonly boreMm: number
@@ -43,6 +45,7 @@ export function planSpools(plan: PlanRecord, state: State, hues: readonly string
           material: spool.material,
           colour: spool.colour,
           filamentG: spool.filamentG,
+          weightG: spool.filamentG + spool.emptyG,
           rimDiameterMm,
           widthMm,
           boreMm: spool.boreMm ?? nearestClass(rimDiameterMm).boreMm,
@@ -62,6 +65,7 @@ export function planSpools(plan: PlanRecord, state: State, hues: readonly string
         material: wish.material,
         colour,
         filamentG: fullFilamentG,
+        weightG: fullFilamentG + (EMPTY_G * fullFilamentG) / 1000,
         rimDiameterMm: size.rimDiameterMm,
         widthMm: size.widthMm,
         boreMm,

@@ -1,4 +1,6 @@
 import type { ArrangementKind } from '#core/build/arrangement.ts'
+import type { RodMaterial } from '#core/build/rod.ts'
+import type { WallName } from '#core/build/wall-place.ts'
 import type { ContainerKind } from '#core/container/container.ts'
 import type { HolderKind } from '#core/container/holder.ts'
 import type { LidKind } from '#core/container/lid.ts'
@@ -98,6 +100,20 @@ export const SPOOL_CLASS_LIST = [
   'wide',
   'large',
 ] as const satisfies readonly SpoolClassId[]
+export const ROD_LIST = [
+  'steel',
+  'aluminium',
+  'wood',
+  'printed',
+] as const satisfies readonly RodMaterial[]
+/** Walls a hole may be in. */
+export const BUILD_WALL_LIST = [
+  'front',
+  'right end',
+  'back',
+  'left end',
+  'wall',
+] as const satisfies readonly WallName[]
 export const ARRANGEMENT_LIST = [
   'axle',
   'two axles',

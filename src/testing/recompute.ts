@@ -80,6 +80,29 @@ export const FORMULA_WORK: Readonly<Record<string, Work>> = {
   prismatoid: v =>
     (v('f') * v('H') * (v('L1') * v('D1') + (v('L1') + v('L2')) * (v('D1') + v('D2')) + v('L2') * v('D2'))) /
     6e6,
+  'along-slope': v => v('b') * Math.sqrt(1 + ((v('r') - v('s')) / 2 / v('H')) ** 2),
+  'from-edge': v => v('W') / 2 - v('a'),
+  'arc-from-mark': v => (v('W') * v('θ')) / 360,
+  'rod-cut': v => Math.round(v('i') + v('n') * (v('w') + v('c'))),
+  'sag-both-ends': (v, shown) => {
+    const [L, K, x] = [v('L'), v('K'), v('x')]
+    const places = list(shown, 'a')
+    const point = list(shown, 'F').reduce((sum, F, i) => {
+      const left = x <= places[i]!
+      const [at, from] = left ? [x, places[i]!] : [L - x, L - places[i]!]
+      const b = L - from
+      return sum + (F * b * at * (L * L - b * b - at * at)) / (6 * K * L)
+    }, 0)
+    return point + (v('w') * x * (L ** 3 - 2 * L * x * x + x ** 3)) / (24 * K)
+  },
+  'sag-one-end': (v, shown) => {
+    const places = list(shown, 'a')
+    const point = list(shown, 'F').reduce(
+      (sum, F, i) => sum + (F * places[i]! ** 2 * (3 * v('L') - places[i]!)) / (6 * v('K')),
+      0,
+    )
+    return point + (v('w') * v('L') ** 4) / (8 * v('K'))
+  },
   'openings-month': v => (v('n') * v('s') * v('V') * v('Δc')) / 1000,
   volume: v =>
     (v('w') * v('d') * v('h') * v('f') * (1 + 4 * ((1 + v('b')) / 2) ** 2 + v('b') ** 2)) / 6 / 1e6,

@@ -30,6 +30,8 @@ export interface Measure<Canonical> {
 export interface Measures {
   readonly temperature: Measure<Celsius>
   readonly length: Measure<Millimetres>
+  /** A place to be marked or drilled: tenths of millimetres, hundredths of inches. */
+  readonly mark: Measure<Millimetres>
   readonly weight: Measure<Grams>
   /** Water: a tenth of a gram finer than what it is in. */
   readonly water: Measure<Grams>
@@ -63,6 +65,10 @@ export const measures = (choice: UnitChoice): Measures => ({
   length:
     choice.lengthUnit === 'mm'
       ? measure('mm', inWhole, 1)
+      : measure('in', inHundredths, 3, inchesFromMm, mmFromInches),
+  mark:
+    choice.lengthUnit === 'mm'
+      ? measure('mm', inTenths, 1)
       : measure('in', inHundredths, 3, inchesFromMm, mmFromInches),
   weight:
     choice.weightUnit === 'g'

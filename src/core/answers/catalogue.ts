@@ -105,6 +105,22 @@ export const FORMULAS = {
     text: 'V = f·H·(L1·D1 + (L1 + L2)·(D1 + D2) + L2·D2)/6 / 10⁶',
     source: 'prismatoid: areas at rim, middle and base',
   },
+  'along-slope': {
+    text: 'x = b · √(1 + ((r − s)/(2·H))²)',
+    source: 'solid geometry: a plumb length laid along a leaning wall',
+  },
+  'from-edge': { text: 'x = W/2 − a', source: 'solid geometry' },
+  'arc-from-mark': { text: 'x = W · θ / 360', source: 'solid geometry: an arc of the outside' },
+  'rod-cut': { text: 'x = i + n · (w + c), to the full millimetre', source: 'arithmetic' },
+  'sag-both-ends': {
+    text: 'y = Σ F·b·x·(L² − b² − x²)/(6·K·L) + w·x·(L³ − 2·L·x² + x³)/(24·K), b = L − a; right of a load x and a are taken from the other end',
+    source:
+      'beam tables of strength of materials: free on two supports, point loads and an even one superposed',
+  },
+  'sag-one-end': {
+    text: 'y = Σ F·a²·(3·L − a)/(6·K) + w·L⁴/(8·K)',
+    source: 'beam tables of strength of materials: held in one wall, at its free end',
+  },
   'openings-month': {
     text: 'm = n·s·V·Δc / 1000',
     source: 'common practice: 30 % of the air at once, 95 % left open',

@@ -2,9 +2,12 @@ import { DESICCANTS, type DesiccantKind } from '../desiccant/catalogue.ts'
 import type { HolderKind } from '../container/holder.ts'
 import type { OvenKind } from './ways.ts'
 
+/** What is done at the bench when a box is built. */
+export type BenchStep = 'drill' | 'file' | 'couple' | 'seal holes' | 'cut the rod'
+
 /** Something a person is about to do, and what of it decides which cautions hold. */
 export type Step =
-  | { readonly step: 'choose a box' }
+  | { readonly step: 'choose a box' | BenchStep }
   | {
       readonly step: 'look at the beads' | 'weigh the beads' | 'replace the beads'
       readonly indicator: BeadIndicator
@@ -35,7 +38,7 @@ const mayBeBlue = (step: Step): boolean =>
 const handles = (step: Step, kind: DesiccantKind | 'sieve'): boolean =>
   'desiccant' in step && (step.desiccant === kind || (kind === 'sieve' && step.desiccant.startsWith('sieve')))
 const isOven = (step: Step): boolean => heats(step) && step.oven !== 'microwave' && step.oven !== 'own heater'
-const handlesBeads = (step: Step): boolean => step.step !== 'choose a box'
+const handlesBeads = (step: Step): boolean => 'indicator' in step
 
 /**
  * What can hurt, in plain words, each with the steps it holds at. Common practice and safety sheets (from memory);
@@ -130,6 +133,31 @@ export const CAUTIONS: readonly Caution[] = [
     id: 'swallow',
     text: 'Beads are not food, and coin cells are dangerous when swallowed: keep both from children and pets.',
     at: handlesBeads,
+  },
+  {
+    id: 'drilling',
+    text: 'Thin, brittle walls split: wood behind, a stepped bit, slow, hardly any push, and eye protection. Hold box and wood fast; never a hand behind the drill.',
+    at: step => step.step === 'drill',
+  },
+  {
+    id: 'edges',
+    text: 'Sawn and filed edges cut: deburr them before you reach in, and keep chips out of eyes and seal.',
+    at: step => step.step === 'file' || step.step === 'cut the rod',
+  },
+  {
+    id: 'hand-tight',
+    text: 'Hand-tight and no more: printed threads and thin walls split.',
+    at: step => step.step === 'couple',
+  },
+  {
+    id: 'hot-glue',
+    text: 'Hot glue burns skin and softens thin walls: little, from the middle of the work outwards.',
+    at: step => step.step === 'seal holes',
+  },
+  {
+    id: 'solvent',
+    text: 'Solvent cement and many sealants give off fumes: ventilate, no flame near, and let them dry open before spools go in.',
+    at: step => step.step === 'seal holes',
   },
   {
     id: 'food-box',

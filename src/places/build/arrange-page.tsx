@@ -1,27 +1,29 @@
 import { useElementSize } from '@mantine/hooks'
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { Link } from 'react-router'
 import type { Arrangement } from '#core/build/arrangement.ts'
 import { clearancesOf, shortagesOf, standingSpools } from '#core/build/clearances.ts'
+import { holeTroubles, type OutletWish } from '#core/build/holes.ts'
 import type { Vector } from '#core/build/inside.ts'
 import { remediesFor, type Remedy } from '#core/build/remedies.ts'
-import { HUE_ORDER } from '#draw/palette.ts'
 import type { Part } from '#draw/plan-view.tsx'
-import { askedOf, candidateFacts, planSpools, standingBlocks, wishOf } from '#journal/plan-wish.ts'
+import { holesOfPlan, outletsOf } from '#journal/plan-drill.ts'
+import { askedOf, type PlanSpool } from '#journal/plan-wish.ts'
 import type { PlanRecord } from '#journal/state.ts'
 import type { PlanCandidate, PlanStanding } from '#records/kinds/plan.ts'
 import { keptOf, movePart, type Moving } from '#session/build/move-part.ts'
-import { useCandidateReports } from '#session/build/plan-reports.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
-import { useJournal } from '#session/journal-query.ts'
 import { useWriteAct } from '#session/writing.ts'
 import { Refused } from '#ui/refused.tsx'
 import { useMeasures } from '#ui/use-measures.ts'
 import { ArrangeViews } from './arrange-views.tsx'
 import { HangStrip } from './hang-strip.tsx'
 import { PullParts } from './hold-part.tsx'
+import { troubleWords } from './drill-words.ts'
+import { PlanWhere } from './plan-where.tsx'
 import { countWord, standingWords } from './plan-words.ts'
 import { remedyWords, shortWords } from './remedy-words.ts'
+import { useStanding } from './use-standing.ts'
 import hand from '#ui/hand.module.css'
 import css from './build.module.css'
 
@@ -41,14 +43,8 @@ export function ArrangePage({
   readonly plan: PlanRecord
   readonly candidate: PlanCandidate
 }) {
-  const { state, nowMs } = useJournal()
-  const spools = useMemo(() => planSpools(plan, state, HUE_ORDER), [plan, state])
-  const wish = useMemo(() => wishOf(plan, spools, state, nowMs), [plan, spools, state, nowMs])
-  const facts = useMemo(() => [candidateFacts(candidate, standingBlocks(plan))], [candidate, plan])
-  const { data } = useCandidateReports(facts, wish)
-  const found = data?.[0]?.found?.arrangement ?? null
+  const { spools, found, isTried, arrangement } = useStanding(plan, candidate)
   const { base } = useJournalTools()
-  const arrangement = (plan.arrangement as Arrangement | null) ?? found
   if (!arrangement)
     return (
       <main className={hand.page} data-place="build">
@@ -56,7 +52,7 @@ export function ArrangePage({
           <Link to={`${base}/build/${plan.planId}`}>{plan.name}</Link>
         </p>
         <h1 className={hand.answer}>
-          {data && spools.length > 0
+          {isTried && spools.length > 0
             ? `The ${candidate.name} takes none of them`
             : spools.length === 0
               ? 'What is to go in?'
@@ -69,7 +65,12 @@ export function ArrangePage({
       plan={plan}
       candidate={candidate}
       spools={spools}
-      start={{ arrangement, charge: plan.charge, display: plan.display }}
+      start={{
+        arrangement,
+        charge: plan.charge,
+        display: plan.display,
+        outletsAt: plan.outletsAt,
+      }}
       found={found}
     />
   )
@@ -84,7 +85,7 @@ function Arranging({
 }: {
   readonly plan: PlanRecord
   readonly candidate: PlanCandidate
-  readonly spools: ReturnType<typeof planSpools>
+  readonly spools: readonly PlanSpool[]
   readonly start: Moving
   readonly found: Arrangement | null
 }) {
@@ -96,13 +97,22 @@ function Arranging({
   const [moving, setMoving] = useState(start)
   /** Where it was before it was taken hold of. */
   const held = useRef<Moving | null>(null)
+  const heldOutlets = useRef<readonly OutletWish[]>([])
   const stepped = useRef<Moving | null>(null)
-  const shown = { ...plan, charge: moving.charge, display: moving.display }
+  const shown = {
+    ...plan,
+    charge: moving.charge,
+    display: moving.display,
+    outletsAt: moving.outletsAt && [...moving.outletsAt],
+  }
   const asked = askedOf(shown, candidate)
   const { arrangement } = moving
+  const outlets = outletsOf(shown, candidate, arrangement)
+  const holes = holesOfPlan(shown, candidate, arrangement).filter(hole => hole.for.what === 'outlet')
   const clearances = clearancesOf(arrangement, spools, asked)
   const short = shortagesOf(clearances)
   const worst = short[0]
+  const [trouble] = holeTroubles(holes, asked)
   const remedies = worst ? remediesFor(arrangement, spools, asked, found) : []
   const standing = standingSpools(arrangement, spools, asked)
   const left = spools.filter(spool => !standing.some(one => one.spool.id === spool.id))
@@ -140,21 +150,24 @@ function Arranging({
   })
   useEffect(() => () => last.current(), [])
   const step = (part: Part, by: Vector) => {
-    const next = movePart(stepped.current ?? moving, part, by)
+    const next = movePart(stepped.current ?? moving, part, by, stepped.current?.outletsAt ?? outlets)
     stepped.current = next
     setMoving(next)
     if (rest.current) clearTimeout(rest.current)
     rest.current = setTimeout(() => last.current(), REST_MS)
   }
   const pull = (part: Part, by: Vector) => {
-    held.current ??= moving
-    setMoving(movePart(held.current, part, by))
+    if (!held.current) {
+      held.current = moving
+      heldOutlets.current = outlets
+    }
+    setMoving(movePart(held.current, part, by, held.current.outletsAt ?? heldOutlets.current))
   }
   const letGo = (part: Part, by: Vector) => {
     const from = held.current ?? moving
     held.current = null
     if (by.every(mm => mm === 0)) return setMoving(from)
-    keep('moved', movePart(from, part, by))
+    keep('moved', movePart(from, part, by, from.outletsAt ?? heldOutlets.current))
   }
   const mend = (remedy: Remedy) =>
     keep(
@@ -172,19 +185,14 @@ function Arranging({
     <main className={hand.page} data-place="build" data-part="arrange">
       <div className={hand.answerRow}>
         <div>
-          <p className={hand.where}>
-            <Link to={`${base}/build`}>Build</Link>{' '}
-            <Link to={`${base}/build/${plan.planId}`} className={css.planTitle}>
-              {plan.name}
-            </Link>{' '}
-            <span className={hand.aside}>{candidate.name}</span>
-          </p>
+          <PlanWhere plan={plan} step="arrange" candidate={candidate} />
           <h1 className={hand.answer} aria-live="polite">
             Takes {countWord(standing.length)} {standingWords({ found: { arrangement } })}
             {worst ? `; ${shortWords(worst, spools, measures)}` : ', and everything keeps its room'}
           </h1>
           <p className={hand.behind}>
             {short.length > 1 && `${countWord(short.length - 1)} more are short of room. `}
+            {trouble && `${troubleWords(trouble)} `}
             {left.length > 0 && `Left out: ${left.map(spool => spool.name).join(', ')}.`}
           </p>
         </div>
@@ -227,6 +235,12 @@ function Arranging({
             asked={asked}
             arrangement={arrangement}
             spools={spools}
+            outlets={holes.map((hole, i) => ({
+              wall: hole.place.wall,
+              at: hole.at,
+              drillMm: hole.drillMm,
+              capped: outlets[i]!.capped,
+            }))}
             pencil={candidate.sizeKnown === 'assumed'}
             widthPx={width > 0 ? width : USUAL_WIDTH_PX}
             short={new Set(short.map(one => one.spoolId))}

@@ -3,7 +3,7 @@ import { hangs, type Arrangement, type Asked } from '#core/build/arrangement.ts'
 import { enteredAnswer, differenceAnswer } from '#core/answers/answers.ts'
 import type { Vector } from '#core/build/inside.ts'
 import { HatchDefs } from '#draw/hatch.tsx'
-import { PlanView, type Part, type ViewName } from '#draw/plan-view.tsx'
+import { PlanView, type DrawnOutlet, type Part, type ViewName } from '#draw/plan-view.tsx'
 import type { PlanSpool } from '#journal/plan-wish.ts'
 import { usePreferences } from '#session/journal-context.tsx'
 import { useMeasures } from '#ui/use-measures.ts'
@@ -25,6 +25,7 @@ export function ArrangeViews({
   asked,
   arrangement,
   spools,
+  outlets,
   pencil,
   widthPx,
   short,
@@ -33,6 +34,7 @@ export function ArrangeViews({
   readonly asked: Asked
   readonly arrangement: Arrangement
   readonly spools: readonly PlanSpool[]
+  readonly outlets: readonly DrawnOutlet[]
   readonly pencil: boolean
   readonly widthPx: number
   /** Spools that are short of room. */
@@ -54,7 +56,9 @@ export function ArrangeViews({
       ? (spools.find(spool => spool.id === part.id)?.name ?? 'a spool')
       : part.what === 'rod'
         ? 'the rod'
-        : part.name
+        : part.what === 'outlet'
+          ? `outlet ${part.index + 1}`
+          : part.name
   /** Puts a hand on what may be moved: all but what is solid in the container itself. */
   const holdIn =
     (view: ViewName) =>
@@ -107,6 +111,7 @@ export function ArrangeViews({
             y={y}
             pencil={pencil}
             view={view}
+            outlets={outlets}
             hold={holdIn(view)}
           />
           {view !== 'top' && (

@@ -9,10 +9,14 @@ import { useJournal } from '#session/journal-query.ts'
 import { useWriteAct } from '#session/writing.ts'
 import { Refused } from '#ui/refused.tsx'
 import { ArrangePage } from './arrange-page.tsx'
+import { DrillPage } from './drill-page.tsx'
 import { PlanPage } from './plan-page.tsx'
 import { SpoolsDialog } from './spools-dialog.tsx'
+import { TemplatePage } from './template-page.tsx'
 import hand from '#ui/hand.module.css'
 import css from './build.module.css'
+
+const SHEETS = { arrange: ArrangePage, drill: DrillPage, print: TemplatePage } as const
 
 /** Which box? Plans begun, or the one that is open. */
 export default function BuildPlace() {
@@ -22,8 +26,9 @@ export default function BuildPlace() {
   if (planId === undefined) return <Plans />
   if (!plan || plan.retiredMs !== null) return <Gone built={plan !== undefined} />
   const candidate = plan.candidates[Math.min(plan.chosen, plan.candidates.length - 1)]
-  return step === 'arrange' && candidate ? (
-    <ArrangePage plan={plan} candidate={candidate} key={planId} />
+  const Sheet = step === undefined ? undefined : SHEETS[step as keyof typeof SHEETS]
+  return Sheet && candidate ? (
+    <Sheet plan={plan} candidate={candidate} key={`${planId} ${step}`} />
   ) : (
     <PlanPage plan={plan} key={planId} />
   )

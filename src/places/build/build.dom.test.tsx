@@ -5,7 +5,7 @@ import { fold } from '#journal/fold.ts'
 import { undoSteps } from '#journal/undo.ts'
 import { makeAct, type Act } from '#records/act.ts'
 import { idleEstimator, memoryStore, NOW, renderPlace, testMaker } from '#testing/place-harness.tsx'
-import { disagreement } from '#testing/recompute.ts'
+import { everyFigureAgrees } from '#testing/every-figure.ts'
 import { sameThreadEstimator } from '#workers/calls.ts'
 import BuildPlace from './build-place.tsx'
 
@@ -67,30 +67,7 @@ describe('a plan', () => {
     expect(column('clip box, long').getByText(/takes/).textContent).toMatch(
       /^takes two on an axle, front to back/,
     )
-    const figures = document.querySelectorAll<HTMLElement>('[data-quantity]')
-    expect(figures.length).toBeGreaterThan(30)
-    for (const figure of figures) {
-      fireEvent.click(figure)
-      const note = await waitFor(() => {
-        const found = document.querySelector<HTMLElement>('[data-why]')
-        expect(found).not.toBeNull()
-        return found!
-      })
-      const text = (selector: string) => note.querySelector(selector)?.textContent ?? ''
-      const shown = {
-        formula: note.dataset['formula'] ?? '',
-        result: text('[data-result]'),
-        inputs: Object.fromEntries(
-          [...note.querySelectorAll<HTMLElement>('[data-symbol]')].map(item => [
-            item.dataset['symbol'] ?? '',
-            item.querySelector('[data-input-value]')?.textContent ?? '',
-          ]),
-        ),
-      }
-      expect([figure.dataset['quantity'], disagreement(shown)]).toEqual([figure.dataset['quantity'], null])
-      fireEvent.keyDown(document.activeElement ?? document.body, { key: 'Escape' })
-      await waitFor(() => expect(document.querySelector('[data-why]')).toBeNull())
-    }
+    expect(await everyFigureAgrees()).toBeGreaterThan(30)
   }, 120_000)
   test('another is chosen, left out, put beside; what does not fit says what it wants and what there is', async () => {
     const store = open('/build/coxless')

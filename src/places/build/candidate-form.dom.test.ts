@@ -103,6 +103,7 @@ describe('what is asked', () => {
     material: 'PLA' as const,
     colour: 'chalk',
     filamentG: 1000,
+    weightG: 1215,
     rimDiameterMm: 200,
     widthMm: 66,
     boreMm: 20,

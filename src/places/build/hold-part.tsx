@@ -83,7 +83,7 @@ export function Hand({
   readonly onStep: (part: Part, by: Vector) => void
   readonly children: ReactNode
 }) {
-  const id = `${view} ${part.what} ${part.what === 'block' ? part.name : part.line} ${part.what === 'spool' ? part.id : ''}`
+  const id = `${view} ${part.what} ${part.what === 'block' ? part.name : part.what === 'outlet' ? part.index : part.line} ${part.what === 'spool' ? part.id : ''}`
   const { setNodeRef, listeners, isDragging } = useDraggable({
     id,
     data: { part, view, scale } satisfies Handed,

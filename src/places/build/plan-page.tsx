@@ -1,6 +1,6 @@
 import { useElementSize } from '@mantine/hooks'
 import { useMemo, useState } from 'react'
-import { Link, useNavigate } from 'react-router'
+import { useNavigate } from 'react-router'
 import { cautionsAt } from '#core/renewal/cautions.ts'
 import { HUE_ORDER } from '#draw/palette.ts'
 import { candidateFacts, planSpools, standingBlocks, wishOf } from '#journal/plan-wish.ts'
@@ -19,6 +19,7 @@ import { AskedDialog } from './asked-dialog.tsx'
 import { CandidateColumn, scaleFor } from './candidate-column.tsx'
 import { CandidateDialog } from './candidate-dialog.tsx'
 import { countWord, roomTo, standingWords, WAY_WORDS } from './plan-words.ts'
+import { PlanWhere } from './plan-where.tsx'
 import { SpoolsDialog } from './spools-dialog.tsx'
 import hand from '#ui/hand.module.css'
 import css from './build.module.css'
@@ -78,16 +79,12 @@ export function PlanPage({ plan }: { readonly plan: PlanRecord }) {
     )
   }
   const { scale, heightPx } = scaleFor(plan.candidates, Math.max(280, width))
-  const room = state.rooms.get(plan.roomId)
   const { clearances: c } = plan
   return (
     <main className={hand.page} data-place="build">
       <div className={hand.answerRow}>
         <div>
-          <p className={hand.where}>
-            <Link to={`${base}/build`}>Build</Link> <strong className={css.planTitle}>{plan.name}</strong>{' '}
-            <span className={hand.aside}>a plan for {room?.name ?? 'a room'}</span>
-          </p>
+          <PlanWhere plan={plan} step={null} candidate={report?.found ? candidate : undefined} />
           <h1 className={hand.answer} aria-live="polite">
             {candidate && report
               ? report.found
@@ -115,11 +112,6 @@ export function PlanPage({ plan }: { readonly plan: PlanRecord }) {
             <button type="button" className={hand.worded} onClick={() => setDoing({ what: 'spools' })}>
               What goes in
             </button>
-            {report?.found && (
-              <Link to={`${base}/build/${plan.planId}/arrange`} className={hand.worded}>
-                Arrange it
-              </Link>
-            )}
             <button type="button" className={hand.worded} onClick={() => setDoing({ what: 'asked' })}>
               What is asked
             </button>

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { canShare, download, share } from './hand-over.ts'
+import { canShare, download, share } from '#ui/hand-over.ts'
 import css from './files.module.css'
 import hand from '#ui/hand.module.css'
 

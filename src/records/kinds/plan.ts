@@ -1,14 +1,18 @@
 import * as v from 'valibot'
 import {
   ARRANGEMENT_LIST,
+  BUILD_WALL_LIST,
   CONTAINER_LIST,
+  DESICCANT_LIST,
+  HOLDER_LIST,
   LID_LIST,
   MATERIAL_LIST,
+  ROD_LIST,
   SPOOL_BODY_LIST,
   SPOOL_CLASS_LIST,
   WALL_LIST,
 } from '../picklists.ts'
-import { finite, idField, knowledgeField, lengthField, nameField } from '../fields.ts'
+import { beadsField, finite, idField, knowledgeField, lengthField, nameField } from '../fields.ts'
 
 const whole = (min: number, max: number) => v.pipe(v.number(), v.integer(), v.minValue(min), v.maxValue(max))
 const point = v.strictTuple([finite(-2000, 2000), finite(-2000, 2000), finite(-2000, 2000)])
@@ -72,6 +76,37 @@ const standing = v.strictObject({
   acrossMm: finite(-1000, 1000),
 })
 
+/** A hole for a tube or a display: plumb below the rim, along its wall from the middle. */
+const outlet = v.strictObject({
+  wall: v.picklist(BUILD_WALL_LIST),
+  belowRimMm: finite(0, 2000),
+  alongMm: finite(-4000, 4000),
+  fitting: v.pipe(v.string(), v.minLength(1), v.maxLength(60)),
+  capped: v.boolean(),
+})
+const holeField = v.pipe(v.string(), v.regex(/^(?:[A-Z]|[1-9][0-9]?)$/))
+/** What came out at a hole, as it was marked: down the wall from the rim, and from the edge the plan names. */
+const drilled = v.strictObject({
+  hole: holeField,
+  downMm: finite(-50, 3000),
+  edgeMm: finite(-50, 5000),
+  drillMm: finite(0.5, 100),
+  mend: v.nullable(v.picklist(['shim', 'plug'])),
+})
+/** What is to lie in it from the first day. */
+const filling = v.strictObject({
+  desiccant: v.picklist(DESICCANT_LIST),
+  holder: v.picklist(HOLDER_LIST),
+  grams: beadsField,
+  pieces: v.nullable(whole(1, 100)),
+})
+const fitting = v.strictObject({
+  id: v.pipe(v.string(), v.minLength(1), v.maxLength(60)),
+  name: nameField,
+  drillMm: finite(0.5, 100),
+  seals: v.picklist(['tube', 'coupler', 'membrane', 'cap']),
+})
+
 const made = v.strictObject({
   planId: idField,
   name: nameField,
@@ -95,6 +130,35 @@ const made = v.strictObject({
   arrangement: v.nullable(arrangement),
   charge: v.nullable(standing),
   display: v.nullable(standing),
+  rod: v.strictObject({
+    material: v.picklist(ROD_LIST),
+    /** Of a tube; 0: solid. */
+    boreMm: finite(0, 59),
+    /** What stands out of each wall for a cap. */
+    capMm: finite(0, 100),
+  }),
+  tube: v.strictObject({ boreMm: finite(1.8, 6), outerMm: finite(2, 10), runMm: finite(0, 5000) }),
+  /** What outlets are fitted with while Veld places them. */
+  fitting: v.pipe(v.string(), v.minLength(1), v.maxLength(60)),
+  /** Fittings that are not in the house's table. */
+  ownFittings: v.pipe(v.array(fitting), v.maxLength(20)),
+  /** Null: as Veld places them. */
+  outletsAt: v.nullable(v.pipe(v.array(outlet), v.maxLength(12))),
+  drilled: v.pipe(v.array(drilled), v.maxLength(40)),
+  filling: v.nullable(filling),
+  /** Weeks between renewals that are wanted. */
+  weeksWanted: finite(1, 104),
+  /** Somebody said it does without. */
+  without: v.pipe(v.array(v.picklist(['charge', 'display'])), v.maxLength(2)),
+  /** Steps at the bench that are done, by their ids. */
+  done: v.pipe(v.array(v.pipe(v.string(), v.minLength(1), v.maxLength(40))), v.maxLength(80)),
+  /** What parts cost here, one of each. */
+  prices: v.pipe(
+    v.array(
+      v.strictObject({ part: v.pipe(v.string(), v.minLength(1), v.maxLength(60)), price: finite(0, 100_000) }),
+    ),
+    v.maxLength(80),
+  ),
 })
 export const planKinds = {
   'plan.made': made,
@@ -104,4 +168,7 @@ export const planKinds = {
 export type Plan = v.InferOutput<typeof made>
 export type PlanCandidate = v.InferOutput<typeof candidate>
 export type PlanStanding = v.InferOutput<typeof standing>
+export type PlanDrilled = v.InferOutput<typeof drilled>
+export type PlanFilling = v.InferOutput<typeof filling>
+export type PlanOutlet = v.InferOutput<typeof outlet>
 export type PlanWish = v.InferOutput<typeof wish>

@@ -1,4 +1,5 @@
 import { hangs, type Arrangement } from '#core/build/arrangement.ts'
+import type { OutletWish } from '#core/build/holes.ts'
 import type { Vector } from '#core/build/inside.ts'
 import type { Plan, PlanStanding } from '#records/kinds/plan.ts'
 
@@ -7,6 +8,8 @@ export interface Moving {
   readonly arrangement: Arrangement
   readonly charge: PlanStanding | null
   readonly display: PlanStanding | null
+  /** Null: where Veld places them. */
+  readonly outletsAt: readonly OutletWish[] | null
 }
 
 /** What may be moved: a spool of a line, the rod of a line, or a thing on the floor. */
@@ -14,15 +17,22 @@ export type MovedPart =
   | { readonly what: 'spool'; readonly id: string; readonly line: number }
   | { readonly what: 'rod'; readonly line: number }
   | { readonly what: 'block'; readonly name: string }
+  | { readonly what: 'outlet'; readonly index: number }
 
 /** To half a millimetre: nobody measures finer. */
 const settle = (mm: number): number => Math.round(2 * mm) / 2
 
 /**
  * The same with one part moved: a spool along its line, and its whole line where it stands on the floor; a rod across
- * its length; a thing on the floor over the floor.
+ * its length; a thing on the floor over the floor; an outlet along and down its wall.
+ * @param outlets where they stand while Veld places them
  */
-export function movePart(moving: Moving, part: MovedPart, by: Vector): Moving {
+export function movePart(
+  moving: Moving,
+  part: MovedPart,
+  by: Vector,
+  outlets: readonly OutletWish[] = moving.outletsAt ?? [],
+): Moving {
   const { arrangement } = moving
   const shifted = (at: Vector, along: boolean, across: boolean): Vector =>
     at.map((mm, i) =>
@@ -63,6 +73,19 @@ export function movePart(moving: Moving, part: MovedPart, by: Vector): Moving {
           ),
         },
       }
+    case 'outlet':
+      return {
+        ...moving,
+        outletsAt: outlets.map((outlet, i) => {
+          if (i !== part.index) return { ...outlet }
+          const along = outlet.wall === 'left end' || outlet.wall === 'right end' ? by[1] : by[0]
+          return {
+            ...outlet,
+            belowRimMm: Math.max(0, settle(outlet.belowRimMm - by[2])),
+            alongMm: settle(outlet.alongMm + along),
+          }
+        }),
+      }
     case 'block': {
       const key = part.name === 'beads' ? 'charge' : part.name === 'display' ? 'display' : null
       const thing = key && moving[key]
@@ -82,7 +105,9 @@ export const keptOf = ({
   arrangement,
   charge,
   display,
-}: Moving): Pick<Plan, 'arrangement' | 'charge' | 'display'> => ({
+  outletsAt,
+}: Moving): Pick<Plan, 'arrangement' | 'charge' | 'display' | 'outletsAt'> => ({
+  outletsAt: outletsAt === null ? null : outletsAt.map(outlet => ({ ...outlet })),
   arrangement: {
     kind: arrangement.kind,
     axis: arrangement.axis,

@@ -1,6 +1,7 @@
 import { USUAL_CLEARANCES, USUAL_SUPPORT } from '#core/build/arrangement.ts'
 import { CONTAINERS } from '#core/container/container.ts'
 import { outlineCandidate } from '#journal/plan-candidate.ts'
+import { NOTHING_BUILT } from '#journal/plan-unbuilt.ts'
 import type { BoxRecord, PlanRecord, State } from '#journal/state.ts'
 import type { Draft } from '#records/act.ts'
 import type { Plan, PlanCandidate } from '#records/kinds/plan.ts'
@@ -43,6 +44,7 @@ export const newPlan = (planId: string, name: string, roomId: string, spools: Pl
   arrangement: null,
   charge: null,
   display: null,
+  ...NOTHING_BUILT,
 })
 
 /** The chosen one stands on the shelf with all its measures; its spools go in, and the plan is done with. */
