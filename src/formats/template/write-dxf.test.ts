@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals'
-import { DxfParser } from 'dxf-parser'
+import DxfReader from 'dxf-parser'
 import { USUAL_SUPPORT } from '#core/build/arrangement.ts'
 import { holesOf, usualOutlets } from '#core/build/holes.ts'
 import { wallTemplate } from '#core/build/template.ts'
@@ -41,7 +41,7 @@ interface Line {
 }
 
 test('DXF read back by dxf-parser: every hole of its drill, as far below the rim as in the table, to 0.01 mm', () => {
-  const read = new DxfParser().parseSync(writeDxf(sheets))!
+  const read = new DxfReader().parseSync(writeDxf(sheets))!
   expect(read.header['$INSUNITS']).toBe(4) // millimetres
   const circles = (read.entities as unknown as Circle[]).filter(one => one.type === 'CIRCLE')
   expect(circles).toHaveLength(holes.length)
