@@ -32,6 +32,7 @@ export interface DrawnOutlet {
   readonly capped: boolean
 }
 
+const SPINDLE_END_MM = 12
 const LID_MM = 16
 export const RIM_OVER_MM = 8
 
@@ -135,6 +136,12 @@ export function PlanView({
           const rod = at(line.at)
           const thick = support.rodDiameterMm * scale
           const reach = (inside.rimMm[right] / 2) * scale + 6
+          // a spindle ends past its last spool
+          const end =
+            arrangement.kind === 'spindle'
+              ? Math.max(...standing.map(one => one.disc.centre[arrangement.axis] + one.disc.widthMm / 2)) +
+                SPINDLE_END_MM
+              : null
           return (
             <g key={i}>
               {hold(
@@ -143,16 +150,19 @@ export function PlanView({
                   <rect
                     x={x - reach}
                     y={rod.y - thick / 2}
-                    width={2 * reach}
+                    width={end === null ? 2 * reach : reach + end * scale}
                     height={thick}
                     className={pen.flange}
                   />
                 ) : arrangement.axis === up ? (
                   <rect
                     x={rod.x - thick / 2}
-                    y={y - (inside.rimMm[1] / 2) * scale - 6}
+                    y={end === null ? y - (inside.rimMm[1] / 2) * scale - 6 : y - end * scale}
                     width={thick}
-                    height={inside.rimMm[1] * scale + 12}
+                    height={
+                      (end === null ? inside.rimMm[1] : inside.rimMm[1] / 2 + end) * scale +
+                      (end === null ? 12 : 6)
+                    }
                     className={pen.flange}
                   />
                 ) : (

@@ -55,11 +55,7 @@ export function SheetsSvg({ sheets }: { readonly sheets: readonly Sheet[] }) {
   const width = widths.reduce((sum, mm) => sum + mm, 0) + GAP_MM * Math.max(0, sheets.length - 1)
   const height = Math.max(...sheets.map(sheet => sheet.to[1] - sheet.from[1]))
   return (
-    <svg
-      width={`${width}mm`}
-      height={`${height}mm`}
-      viewBox={`0 0 ${width} ${height}`}
-    >
+    <svg width={`${width}mm`} height={`${height}mm`} viewBox={`0 0 ${width} ${height}`}>
       {sheets.map((sheet, i) => {
         const before = widths.slice(0, i).reduce((sum, mm) => sum + mm + GAP_MM, 0)
         const at = before - sheet.from[0]

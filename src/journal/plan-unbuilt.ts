@@ -1,4 +1,5 @@
 import { USUAL_FITTING, USUAL_TUBE } from '#core/build/fittings.ts'
+import { USUAL_STRIP } from '#core/build/foam-strip.ts'
 import type { Plan } from '#records/kinds/plan.ts'
 
 /** What a plan says before anything is drilled, filled or bought. */
@@ -10,6 +11,7 @@ export const NOTHING_BUILT: Pick<
   | 'ownFittings'
   | 'outletsAt'
   | 'drilled'
+  | 'strip'
   | 'filling'
   | 'weeksWanted'
   | 'without'
@@ -22,6 +24,7 @@ export const NOTHING_BUILT: Pick<
   ownFittings: [],
   outletsAt: null,
   drilled: [],
+  strip: { ...USUAL_STRIP },
   filling: null,
   weeksWanted: 8,
   without: [],

@@ -3,8 +3,8 @@ import type { Candidate, Wish } from '#core/build/candidate.ts'
 import type { Block, Inside } from '#core/build/inside.ts'
 import { CONTAINERS } from '#core/container/container.ts'
 import type { MaterialId } from '#core/filament/material.ts'
-import { nearestClass, SPOOL_CLASSES } from '#core/filament/spool-class.ts'
-import { spoolSolidsL } from '#core/filament/winding.ts'
+import { nearestClass, SPOOL_CLASSES, spoolSizeOf } from '#core/filament/spool-class.ts'
+import { spoolSolidsL, type SpoolSize } from '#core/filament/winding.ts'
 import type { PlanCandidate } from '#records/kinds/plan.ts'
 import { roomAirAt } from './room-air.ts'
 import type { PlanRecord, State } from './state.ts'
@@ -18,6 +18,9 @@ export interface PlanSpool {
   readonly filamentG: number
   /** Filament and spool together, as it hangs. */
   readonly weightG: number
+  /** Board in it, which drinks as filament does. */
+  readonly cardboardG: number
+  readonly size: SpoolSize
   readonly rimDiameterMm: number
   readonly widthMm: number
   readonly boreMm: number
@@ -29,6 +32,8 @@ export interface PlanSpool {
 /** Until somebody measures, an outline may be off by so much either way. */
 export const OUTLINE_WITHIN = 0.08
 const EMPTY_G = 215
+/** A kilogram spool wound on board. */
+const BOARD_G = 150
 
 /** The spools of a plan, one by one; own ones that are used up are left out. @param hues colours for those not owned yet */
 export function planSpools(plan: PlanRecord, state: State, hues: readonly string[]): PlanSpool[] {
@@ -46,6 +51,8 @@ export function planSpools(plan: PlanRecord, state: State, hues: readonly string
           colour: spool.colour,
           filamentG: spool.filamentG,
           weightG: spool.filamentG + spool.emptyG,
+          cardboardG: spool.cardboardG,
+          size: spoolSizeOf(spool),
           rimDiameterMm,
           widthMm,
           boreMm: spool.boreMm ?? nearestClass(rimDiameterMm).boreMm,
@@ -66,6 +73,8 @@ export function planSpools(plan: PlanRecord, state: State, hues: readonly string
         colour,
         filamentG: fullFilamentG,
         weightG: fullFilamentG + (EMPTY_G * fullFilamentG) / 1000,
+        cardboardG: wish.body === 'board' ? (BOARD_G * fullFilamentG) / 1000 : 0,
+        size,
         rimDiameterMm: size.rimDiameterMm,
         widthMm: size.widthMm,
         boreMm,

@@ -100,12 +100,7 @@ export const SPOOL_CLASS_LIST = [
   'wide',
   'large',
 ] as const satisfies readonly SpoolClassId[]
-export const ROD_LIST = [
-  'steel',
-  'aluminium',
-  'wood',
-  'printed',
-] as const satisfies readonly RodMaterial[]
+export const ROD_LIST = ['steel', 'aluminium', 'wood', 'printed'] as const satisfies readonly RodMaterial[]
 /** Walls a hole may be in. */
 export const BUILD_WALL_LIST = [
   'front',

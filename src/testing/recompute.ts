@@ -103,6 +103,16 @@ export const FORMULA_WORK: Readonly<Record<string, Work>> = {
     )
     return point + (v('w') * v('L') ** 4) / (8 * v('K'))
   },
+  'openings-day': v => (v('n') * v('s') * v('V') * v('Δc')) / 30.44,
+  'days-held': v => (1000 * v('m') * (v('q') - v('q0'))) / v('W'),
+  'both-streams': v => v('G') * v('Δc') * 24,
+  bulge: v => (v('w') * v('s') ** 4) / (384 * v('E') * v('I')),
+  'water-brought': (_, shown) => {
+    const [wet, dry] = [list(shown, 'u'), list(shown, 'v')]
+    return list(shown, 'm').reduce((sum, m, i) => sum + m * (wet[i]! - dry[i]!), 0)
+  },
+  'volume-of': v => v('m') / v('ρ'),
+  'cost-year': v => (v('m') / 1000) * v('p') * v('n'),
   'openings-month': v => (v('n') * v('s') * v('V') * v('Δc')) / 1000,
   volume: v =>
     (v('w') * v('d') * v('h') * v('f') * (1 + 4 * ((1 + v('b')) / 2) ** 2 + v('b') ** 2)) / 6 / 1e6,

@@ -121,6 +121,27 @@ export const FORMULAS = {
     text: 'y = Σ F·a²·(3·L − a)/(6·K) + w·L⁴/(8·K)',
     source: 'beam tables of strength of materials: held in one wall, at its free end',
   },
+  'openings-day': {
+    text: 'm = n·s·V·Δc / 30.44',
+    source: 'common practice: 30 % of the air at once, 95 % left open; spread over the month',
+  },
+  'days-held': {
+    text: 'D = 1000·m·(q − q0) / W',
+    source:
+      'what the beads take up from fresh to the target, over what comes in; settled, without damp spools',
+  },
+  'both-streams': { text: 'x = G · Δc · 24', source: 'steady flow' },
+  bulge: {
+    text: 'y = w·s⁴ / (384·E·I)',
+    source: 'beam tables of strength of materials: an even load, both ends held fast',
+  },
+  'water-brought': {
+    text: 'x = Σ m·(u − v)',
+    source:
+      'isotherms of filament and board as the almanac has them (from memory), at the room’s air and at the target',
+  },
+  'volume-of': { text: 'x = m / ρ', source: 'bulk density, typical, from memory' },
+  'cost-year': { text: 'x = m/1000 · p · n', source: 'arithmetic' },
   'openings-month': {
     text: 'm = n·s·V·Δc / 1000',
     source: 'common practice: 30 % of the air at once, 95 % left open',

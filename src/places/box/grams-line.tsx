@@ -85,6 +85,12 @@ function Sizes({ wanted, inItG }: { readonly wanted: readonly GramsWanted[]; rea
           and <GramsFigure item={other} words=" hold" after="." />
         </>
       )}
+      {reach.length > 0 && (
+        <span className={hand.aside}>
+          {' '}
+          Spools that have settled buffer here; filled anew with damp ones it wants far more.
+        </span>
+      )}
     </>
   )
 }

@@ -9,6 +9,7 @@ import { useJournal } from '#session/journal-query.ts'
 import { useWriteAct } from '#session/writing.ts'
 import { Refused } from '#ui/refused.tsx'
 import { ArrangePage } from './arrange-page.tsx'
+import { ClosePage } from './close-page.tsx'
 import { DrillPage } from './drill-page.tsx'
 import { PlanPage } from './plan-page.tsx'
 import { SpoolsDialog } from './spools-dialog.tsx'
@@ -16,7 +17,7 @@ import { TemplatePage } from './template-page.tsx'
 import hand from '#ui/hand.module.css'
 import css from './build.module.css'
 
-const SHEETS = { arrange: ArrangePage, drill: DrillPage, print: TemplatePage } as const
+const SHEETS = { arrange: ArrangePage, drill: DrillPage, print: TemplatePage, close: ClosePage } as const
 
 /** Which box? Plans begun, or the one that is open. */
 export default function BuildPlace() {

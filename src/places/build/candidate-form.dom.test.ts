@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
+import { SPOOL_CLASSES } from '#core/filament/spool-class.ts'
 import { outlineCandidate } from '#journal/plan-candidate.ts'
 import { measures } from '#ui/measures.ts'
 import { checkAsked } from './asked-dialog.tsx'
@@ -104,6 +105,8 @@ describe('what is asked', () => {
     colour: 'chalk',
     filamentG: 1000,
     weightG: 1215,
+    cardboardG: 0,
+    size: SPOOL_CLASSES.kilogram.size,
     rimDiameterMm: 200,
     widthMm: 66,
     boreMm: 20,

@@ -145,6 +145,8 @@ const made = v.strictObject({
   /** Null: as Veld places them. */
   outletsAt: v.nullable(v.pipe(v.array(outlet), v.maxLength(12))),
   drilled: v.pipe(v.array(drilled), v.maxLength(40)),
+  /** Of a lid with a foam strip. */
+  strip: v.strictObject({ clips: whole(1, 60), heightMm: finite(1, 30) }),
   filling: v.nullable(filling),
   /** Weeks between renewals that are wanted. */
   weeksWanted: finite(1, 104),
@@ -155,7 +157,10 @@ const made = v.strictObject({
   /** What parts cost here, one of each. */
   prices: v.pipe(
     v.array(
-      v.strictObject({ part: v.pipe(v.string(), v.minLength(1), v.maxLength(60)), price: finite(0, 100_000) }),
+      v.strictObject({
+        part: v.pipe(v.string(), v.minLength(1), v.maxLength(60)),
+        price: finite(0, 100_000),
+      }),
     ),
     v.maxLength(80),
   ),
