@@ -70,6 +70,7 @@ export function sparesDrafts(nowMs: number): Draft[] {
     display('skeg', 'Skeg’s display'),
     display('launch', 'Launch’s display'),
     display('cox', 'Cox’s display'),
+    { kind: 'scale.made', atMs, payload: { scaleId: 'bench-scale', name: 'Bench scale', stepG: 0.1 } },
     { kind: 'scale.made', atMs, payload: { scaleId: 'club-scale', name: 'Club scale', stepG: 1 } },
   ]
 }

@@ -2,7 +2,7 @@ import { msFromSeconds, secondsFromMs } from '#units/time.ts'
 import { CONTAINERS, insideVolumeL } from '#core/container/container.ts'
 import { LIDS } from '#core/container/lid.ts'
 import { wallAreaM2, wallConductanceLPerH, wallLaw } from '#core/container/wall.ts'
-import type { BoxFacts, ChargeFacts, SpoolFacts } from '#core/evidence/facts.ts'
+import type { BoxFacts, ChargeFacts, LeakFacts, SpoolFacts } from '#core/evidence/facts.ts'
 import { spoolSizeOf } from '#core/filament/spool-class.ts'
 import type { BoxView } from './box-view.ts'
 import { freshnessRange, type Freshness } from '#core/evidence/freshness.ts'
@@ -29,7 +29,8 @@ export function boxFacts(state: State, view: BoxView, nowMs: number): BoxFacts |
   if (!room) return null
   const container = CONTAINERS[box.container]
   const size = { widthMm: box.widthMm, depthMm: box.depthMm, heightMm: box.heightMm }
-  const lid = LIDS[(box.lids.findLast(one => one.fromMs <= nowMs) ?? box).lid]
+  const lidNow = box.lids.findLast(one => one.fromMs <= nowMs) ?? { ...box, fromMs: box.madeMs }
+  const lid = LIDS[lidNow.lid]
   const wall = box.wall ?? container.wall
   const startsMs = Math.max(Math.min(box.madeMs, nowMs), nowMs - WINDOW_MS)
   const startAir = roomAirAt(state, room, startsMs)
@@ -63,7 +64,11 @@ export function boxFacts(state: State, view: BoxView, nowMs: number): BoxFacts |
       ),
       law: wallLaw(wall),
     },
-    leak: { lowLPerH: lid.lowLPerH, highLPerH: lid.highLPerH, name: lid.name, knowledge: box.lidKnown },
+    leak: {
+      ...leakOf(lidNow),
+      name: lid.name,
+      knowledge: isProved(lidNow) ? 'measured' : box.lidKnown,
+    },
     ...leaksBefore(box, startsMs, nowMs),
     openingsPerMonth: box.openingsPerMonth,
     openings: box.openings
@@ -85,11 +90,27 @@ export function boxFacts(state: State, view: BoxView, nowMs: number): BoxFacts |
   }
 }
 
+type Lid = BoxRecord['lids'][number]
+const isProved = (lid: Pick<Lid, 'proved'>): boolean => lid.proved !== undefined
+/** From one end of 10–90 % to the other is widened to what nearly all would lie in. */
+const WIDER = 1.5
+const LEAST_LEAK_L_PER_H = 0.003
+/** What a lid lets through: as its seal test found, else as its kind does. */
+function leakOf({ lid, proved }: Pick<Lid, 'lid' | 'proved'>): LeakFacts {
+  if (!proved) {
+    const { lowLPerH, highLPerH } = LIDS[lid]
+    return { lowLPerH, highLPerH }
+  }
+  const { lowLPerH, middleLPerH, highLPerH } = proved.result
+  const low = Math.max(LEAST_LEAK_L_PER_H, middleLPerH - WIDER * (middleLPerH - lowLPerH))
+  return { lowLPerH: low, highLPerH: Math.max(1.1 * low, middleLPerH + WIDER * (highLPerH - middleLPerH)) }
+}
+
 /** Lids it had within the time looked at, before the one it has now. */
 function leaksBefore({ lids }: BoxRecord, startsMs: number, nowMs: number): Pick<BoxFacts, 'leaksBefore'> {
-  const before = lids.slice(0, -1).flatMap(({ lid }, i) => {
+  const before = lids.slice(0, -1).flatMap((one, i) => {
     const untilMs = lids[i + 1]!.fromMs
-    const { lowLPerH, highLPerH } = LIDS[lid]
+    const { lowLPerH, highLPerH } = leakOf(one)
     return untilMs > startsMs && untilMs <= nowMs
       ? [{ lowLPerH, highLPerH, untilS: secondsFromMs(untilMs) }]
       : []

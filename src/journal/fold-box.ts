@@ -3,7 +3,12 @@ import type { Building, Problem } from './building.ts'
 import type { Placed } from './in-force.ts'
 import type { BoxRecord } from './state.ts'
 
-type BoxEntry = Extract<Entry, { kind: 'box.changed' | 'box.sealed' | 'box.unread' | 'box.retired' }>
+type BoxEntry = Extract<
+  Entry,
+  {
+    kind: 'box.changed' | 'box.sealed' | 'box.unread' | 'box.sealTestBegun' | 'box.sealTested' | 'box.retired'
+  }
+>
 
 /** Why a thing can't go into a box: it is not there, or no longer; null where it can. */
 export function noWayInto(state: Building, boxId: string, placed: Placed): Problem | null {
@@ -33,6 +38,20 @@ export function boxEntries(state: Building, placed: Placed, entry: BoxEntry): Pr
       })
       return null
     }
+    case 'box.sealTestBegun':
+      state.boxes.set(boxId, { ...box, proving: { atMs: placed.atMs, begun: entry.payload } })
+      return null
+    case 'box.sealTested': {
+      const { result } = entry.payload
+      const proved = result ? { proved: { atMs: placed.atMs, result } } : {}
+      state.boxes.set(boxId, {
+        ...box,
+        proving: null,
+        // it tells of the lid it has, from when that was put on; those before leaked as they did
+        lids: box.lids.map((one, i) => (i === box.lids.length - 1 ? { ...one, ...proved } : one)),
+      })
+      return null
+    }
     case 'box.unread':
       state.boxes.set(boxId, { ...box, unread: { atMs: placed.atMs, why: entry.payload.why } })
       return null
@@ -53,7 +72,12 @@ export function boxEntries(state: Building, placed: Placed, entry: BoxEntry): Pr
 const withLastLid = (box: BoxRecord): BoxRecord => ({
   ...box,
   lids: box.lids.map((one, i) =>
-    i === box.lids.length - 1 ? { ...one, lid: box.lid, lidKnown: box.lidKnown } : one,
+    i !== box.lids.length - 1
+      ? one
+      : // another lid than was thought has not been proved
+        one.lid === box.lid
+        ? { ...one, lidKnown: box.lidKnown }
+        : { fromMs: one.fromMs, lid: box.lid, lidKnown: box.lidKnown },
   ),
 })
 

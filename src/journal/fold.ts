@@ -67,6 +67,7 @@ function apply(state: Building, placed: Placed): Problem | null {
           lids: [{ fromMs: atMs, lid: entry.payload.lid, lidKnown: entry.payload.lidKnown }],
           retiredMs: null,
           unread: null,
+          proving: null,
         },
         placed,
       )
@@ -75,6 +76,8 @@ function apply(state: Building, placed: Placed): Problem | null {
     case 'box.changed':
     case 'box.sealed':
     case 'box.unread':
+    case 'box.sealTestBegun':
+    case 'box.sealTested':
     case 'box.retired':
       return boxEntries(state, placed, entry)
     case 'room.retired':

@@ -3,7 +3,7 @@ import type { Draft } from '#records/act.ts'
 import type { Overrides } from './materials.ts'
 import type { Charge, Oven } from '#records/kinds/charge.ts'
 import type { BeadColour } from '#core/evidence/colour.ts'
-import type { Box } from '#records/kinds/box.ts'
+import type { Box, SealTestBegun, SealTestResult } from '#records/kinds/box.ts'
 import type { Instrument } from '#records/kinds/instrument.ts'
 import type { Unread } from '#records/picklists.ts'
 import type { Plan } from '#records/kinds/plan.ts'
@@ -38,7 +38,11 @@ export interface BoxRecord extends Box {
     readonly fromMs: number
     readonly lid: Box['lid']
     readonly lidKnown: Box['lidKnown']
+    /** What a seal test of it found, and when; a later lid has its own. */
+    readonly proved?: { readonly atMs: number; readonly result: SealTestResult }
   }[]
+  /** A seal test that is under way. */
+  readonly proving: { readonly atMs: number; readonly begun: SealTestBegun } | null
   readonly retiredMs: number | null
   /** When its display last could not be read, and why. */
   readonly unread: { readonly atMs: number; readonly why: Unread } | null

@@ -1,5 +1,6 @@
 import type { ArrangementKind } from '#core/build/arrangement.ts'
 import type { RodMaterial } from '#core/build/rod.ts'
+import type { SealMethod } from '#core/build/seal-test.ts'
 import type { WallName } from '#core/build/wall-place.ts'
 import type { ContainerKind } from '#core/container/container.ts'
 import type { HolderKind } from '#core/container/holder.ts'
@@ -100,6 +101,7 @@ export const SPOOL_CLASS_LIST = [
   'wide',
   'large',
 ] as const satisfies readonly SpoolClassId[]
+export const SEAL_METHOD_LIST = ['weighed', 'rise', 'fall'] as const satisfies readonly SealMethod[]
 export const ROD_LIST = ['steel', 'aluminium', 'wood', 'printed'] as const satisfies readonly RodMaterial[]
 /** Walls a hole may be in. */
 export const BUILD_WALL_LIST = [

@@ -113,6 +113,12 @@ export const FORMULA_WORK: Readonly<Record<string, Work>> = {
   },
   'volume-of': v => v('m') / v('ρ'),
   'cost-year': v => (v('m') / 1000) * v('p') * v('n'),
+  'leak-weighed': v => Math.max(0, 1 / ((v('Δc') * v('t')) / (1000 * v('m')) - 1 / v('H')) - v('w')),
+  'leak-shown': v =>
+    Math.max(
+      0,
+      (v('V') * v('b') * Math.log(Math.abs(v('R') - v('a')) / Math.abs(v('R') - v('e')))) / v('t') - v('w'),
+    ),
   'openings-month': v => (v('n') * v('s') * v('V') * v('Δc')) / 1000,
   volume: v =>
     (v('w') * v('d') * v('h') * v('f') * (1 + 4 * ((1 + v('b')) / 2) ** 2 + v('b') ** 2)) / 6 / 1e6,

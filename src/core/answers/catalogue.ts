@@ -142,6 +142,14 @@ export const FORMULAS = {
   },
   'volume-of': { text: 'x = m / ρ', source: 'bulk density, typical, from memory' },
   'cost-year': { text: 'x = m/1000 · p · n', source: 'arithmetic' },
+  'leak-weighed': {
+    text: 'G = 1/(Δc·t/(1000·m) − 1/H) − w',
+    source: 'steady flow through leak and tray in series; the walls’ share taken off',
+  },
+  'leak-shown': {
+    text: 'G = V·b·ln(|R − a|/|R − e|)/t − w',
+    source: 'air of an empty box goes to the room’s exponentially; b for what plastic holds, from memory',
+  },
   'openings-month': {
     text: 'm = n·s·V·Δc / 1000',
     source: 'common practice: 30 % of the air at once, 95 % left open',

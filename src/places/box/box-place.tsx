@@ -25,6 +25,7 @@ import { historyData } from './history-data.ts'
 import { RenameBox } from './rename-box.tsx'
 import { StrictestLine } from './strictest-line.tsx'
 import { SpoolRow } from './spool-row.tsx'
+import { SealLine } from './seal-line.tsx'
 import { UnreadLine } from './unread-line.tsx'
 import { WeighedLine } from './weighed-line.tsx'
 import { WaterLedger } from './water-ledger.tsx'
@@ -158,6 +159,7 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
           its error from the nearest I can explain; look first at {contradiction.strained}.
         </p>
       )}
+      <SealLine view={view} nowMs={nowMs} zone={zone} />
       <UnreadLine view={view} nowMs={nowMs} zone={zone} />
       <AirLine view={view} state={state} nowMs={nowMs} zone={zone} report={report} />
       <FullLine view={view} report={report} />
@@ -201,6 +203,9 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
       <p className={hand.pageFoot}>
         <Link to={`${base}/entries?box=${view.box.boxId}`} className={hand.worded}>
           Everything entered for {view.box.name}
+        </Link>
+        <Link to={`${base}/box/${view.box.boxId}/seal`} className={hand.worded}>
+          Prove its seal
         </Link>
         <Link to={`${base}/box/${view.box.boxId}/card`} className={hand.worded}>
           Its card, to print

@@ -108,6 +108,13 @@ function fieldsOfKind(kind: Entry['kind'], boxes: Choices, charges: Choices): En
       return [...BOX]
     case 'box.unread':
       return [{ key: 'why', label: 'Its display', as: { choices: pairs(UNREAD_LIST) } }]
+    case 'box.sealTestBegun':
+      return [
+        { key: 'trayG', label: 'Tray as it went in', as: 'weight' },
+        { key: 'startPercent', label: 'Display as it was shut, %', as: 'number' },
+      ]
+    case 'box.sealTested':
+      return []
     case 'box.sealed':
       return [LID]
     case 'plan.made':

@@ -2,7 +2,7 @@ import { LIDS } from '#core/container/lid.ts'
 import type { Entry } from '#records/entry.ts'
 import type { State } from '#journal/state.ts'
 import type { Measures } from '#ui/measures.ts'
-import { inWhole, THIN } from '#ui/format.ts'
+import { inHundredths, inWhole, THIN } from '#ui/format.ts'
 import { MATERIAL_VALUES } from '#records/kinds/value.ts'
 import { CLIMATES } from '#core/room/climate.ts'
 
@@ -22,6 +22,8 @@ const KIND_WORDS: Readonly<Record<Entry['kind'], string>> = {
   'box.opened': 'lid opened',
   'box.sealed': 'lid mended',
   'box.unread': 'display not read',
+  'box.sealTestBegun': 'seal test begun',
+  'box.sealTested': 'seal test',
   'box.retired': 'box put away for good',
   'charge.made': 'beads entered',
   'charge.changed': 'beads changed',
@@ -79,6 +81,23 @@ export function entryWords(entry: Entry, state: State, measures: Measures): Entr
         about: boxName(entry.payload.boxId),
         says: `from then on: ${LIDS[entry.payload.lid].name}`,
       }
+    case 'box.sealTestBegun':
+      return {
+        about: boxName(entry.payload.boxId),
+        says:
+          entry.payload.method === 'weighed'
+            ? `a tray of ${weight.text(entry.payload.trayG ?? 0)} shut in`
+            : `shut empty at ${inWhole(entry.payload.startPercent ?? 0)}${THIN}%`,
+      }
+    case 'box.sealTested': {
+      const { result } = entry.payload
+      return {
+        about: boxName(entry.payload.boxId),
+        says: result
+          ? `${inHundredths(result.middleLPerH)}${THIN}L/h (${inHundredths(result.lowLPerH)}–${inHundredths(result.highLPerH)})`
+          : 'given up',
+      }
+    }
     case 'box.unread':
       return { about: boxName(entry.payload.boxId), says: `its display ${entry.payload.why}` }
     case 'box.retired':

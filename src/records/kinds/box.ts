@@ -1,5 +1,5 @@
 import * as v from 'valibot'
-import { CONTAINER_LIST, LID_LIST, UNREAD_LIST, WALL_LIST } from '../picklists.ts'
+import { CONTAINER_LIST, LID_LIST, SEAL_METHOD_LIST, UNREAD_LIST, WALL_LIST } from '../picklists.ts'
 import { finite, idField, knowledgeField, lengthField, nameField, told } from '../fields.ts'
 
 /** Where it stands: a board, counted from the top, and millimetres from its left end. */
@@ -29,6 +29,33 @@ export const boxKinds = {
   'box.moved': v.strictObject({ boxId: idField, ...place }),
   /** Another lid or gasket from now on; what leaked before leaked as it did. */
   'box.sealed': v.strictObject({ boxId: idField, lid: v.picklist(LID_LIST), lidKnown: knowledgeField }),
+  /** A seal test begun: a tray of beads weighed and shut in, or a display read in the closed, empty box. */
+  'box.sealTestBegun': v.strictObject({
+    boxId: idField,
+    method: v.picklist(SEAL_METHOD_LIST),
+    /** The tray as it went in, and the one left in the open beside it. */
+    trayG: v.nullable(finite(1, 10_000)),
+    controlG: v.nullable(finite(1, 10_000)),
+    startPercent: v.nullable(finite(0, 100)),
+  }),
+  /** What it came to, L/h of the lid, 10–90 %; null: given up. */
+  'box.sealTested': v.strictObject({
+    boxId: idField,
+    result: v.nullable(
+      v.strictObject({
+        method: v.picklist(SEAL_METHOD_LIST),
+        hours: finite(0.5, 5000),
+        lowLPerH: finite(0, 1000),
+        middleLPerH: finite(0, 1000),
+        highLPerH: finite(0, 1000),
+        couldTell: v.boolean(),
+        /** What was read at its end. */
+        gainG: v.nullable(finite(-1000, 10_000)),
+        endPercent: v.nullable(finite(0, 100)),
+        roomPercent: v.nullable(finite(0, 100)),
+      }),
+    ),
+  }),
   /** Given away, broken, taken apart; nothing is in it any more. */
   'box.retired': v.strictObject({ boxId: idField }),
   /** Its display could not be read. */
@@ -39,4 +66,6 @@ type Payload = Record<string, unknown>
 /** Version 2 knows walls of another stuff or thickness. */
 const allowWall = (payload: Payload): Payload => payload
 export const boxUpgraders = { 'box.made': [allowWall], 'box.changed': [allowWall] } as const
+export type SealTestBegun = v.InferOutput<(typeof boxKinds)['box.sealTestBegun']>
+export type SealTestResult = NonNullable<v.InferOutput<(typeof boxKinds)['box.sealTested']>['result']>
 export type Box = v.InferOutput<typeof made>
