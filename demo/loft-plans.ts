@@ -55,6 +55,7 @@ export function plansDrafts(nowMs: number, roomId: string): Draft[] {
         charge: { lengthMm: 200, depthMm: 120, heightMm: 36, alongMm: -20, acrossMm: 0 },
         display: { lengthMm: 45, depthMm: 30, heightMm: 30, alongMm: 130, acrossMm: 0 },
         ...NOTHING_BUILT,
+        filling: { desiccant: 'silica-a', holder: 'packet', grams: 120, pieces: 3 },
         // the left hole of the rod slipped; the last outlet is still to come
         drilled: [
           { hole: 'A', downMm: 103.6, edgeMm: 139.4, drillMm: 12.5, mend: null },

@@ -72,6 +72,23 @@ test('from nothing to a plan, its figures, and the box on the shelf, by keyboard
   await page.evaluate(() => scrollTo(0, 0))
   await tabTo(page, 'Put it on the shelf')
   await page.keyboard.press('Enter')
+  // it lacks beads and a place for the display: each is waived by name
+  for (const words of ['It does without beads', 'It does without a display']) {
+    await page.waitForFunction(
+      wanted => document.querySelector('[data-part="finish"]')?.textContent?.includes(wanted),
+      {},
+      words,
+    )
+    await tabTo(page, words)
+    await page.keyboard.press('Enter')
+    await page.waitForFunction(
+      wanted => !document.querySelector('[data-part="finish"]')?.textContent?.includes(wanted),
+      {},
+      words,
+    )
+  }
+  await tabTo(page, 'Put it on the shelf')
+  await page.keyboard.press('Enter')
   await page.waitForSelector('[data-place="box"]')
   expect(await page.$eval('[data-place="box"]', item => item.textContent)).toContain('Plan 1')
   expect(await page.$eval('[data-part="undo"]', button => button.textContent)).toBe(
@@ -104,6 +121,51 @@ const middleOf = (page: Page, selector: string) =>
     const { x, y, width, height } = item.getBoundingClientRect()
     return { x: x + width / 2, y: y + height / 2 }
   })
+
+test('by pointer, from a plan to its sheet, its bench and the shelf', async () => {
+  const page = await stage.open('/demo/build/coxless', { fresh: true })
+  await says(page, 'takes all four')
+  const go = async (words: string, pattern: string) => {
+    for (const link of await page.$$('nav[aria-label="Sheets of this plan"] a'))
+      if ((await link.evaluate(item => item.textContent)) === words) {
+        await link.click()
+        break
+      }
+    await says(page, pattern)
+  }
+  await go('Drill', '^Six holes, five drilled; A is 3.0.mm low$')
+  await page.evaluate(() =>
+    [...document.querySelectorAll('button')].find(item => item.textContent?.startsWith('File A'))!.click(),
+  )
+  await says(page, '^Six holes, five drilled$')
+  await go('Seal and fill', 'of water a day comes in')
+  await page.waitForFunction(() => !/Sizing …|Reckoning …/.test(document.body.textContent), {
+    timeout: 30_000,
+  })
+  await go('At the bench', '^Step ')
+  await page.evaluate(() => document.querySelector<HTMLElement>('[data-bench="drill 4"] button')!.click())
+  await page.waitForSelector('[data-step="drill 4"] [data-caution="drilling"]')
+  await page.click('[data-part="step-done"]')
+  await page.waitForFunction(() => document.querySelector('[data-bench="drill 4"] [aria-label="done"]'))
+  await page.evaluate(() =>
+    [...document.querySelectorAll('button')]
+      .find(item => item.textContent === 'Put it on the shelf')!
+      .click(),
+  )
+  await page.waitForSelector('[data-place="box"]')
+  expect(await page.$eval('[data-part="undo"]', button => button.textContent)).toBe(
+    'Undo: Coxless: onto the shelf',
+  )
+  // the new box's seal can be proved from its page
+  for (const link of await page.$$('a'))
+    if ((await link.evaluate(item => item.textContent.trim())) === 'Prove its seal') {
+      await link.click()
+      break
+    }
+  await page.waitForSelector('[data-method="weighed"]')
+  expect(problemsOf(page)).toEqual([])
+  await page.browserContext().close()
+}, 90_000)
 
 test('arranging: a spool is pulled into its neighbour, the remedy puts it right; by keys the focus stays', async () => {
   const page = await stage.open('/demo/build/coxless/arrange', { fresh: true })

@@ -1,5 +1,6 @@
 import { Fragment, type ReactNode } from 'react'
-import { CONTAINERS, type ContainerKind } from '#core/container/container.ts'
+import type { ContainerKind } from '#core/container/container.ts'
+import { baseShareOf } from '#journal/base-share.ts'
 import { sideBySide, SPOOL_GAP_MM, STANCE } from './stance.ts'
 import { SpoolEdge, SpoolFace, SpoolFlat, type DrawnSpool } from './spool-drawing.tsx'
 import { Vessel, type HoldPart, type VesselFill } from './vessel.tsx'
@@ -44,7 +45,7 @@ export function BoxDrawing({
   holdSpool = asDrawn,
   holdCharge,
 }: Props) {
-  const { baseShare } = CONTAINERS[box.container]
+  const baseShare = baseShareOf(box)
   const width = box.widthMm * scale
   const height = box.heightMm * scale
   const inset = (width * (1 - baseShare)) / 2

@@ -4,6 +4,7 @@ import { LIDS } from '#core/container/lid.ts'
 import { wallAreaM2, wallConductanceLPerH, wallLaw } from '#core/container/wall.ts'
 import type { BoxFacts, ChargeFacts, LeakFacts, SpoolFacts } from '#core/evidence/facts.ts'
 import { spoolSizeOf } from '#core/filament/spool-class.ts'
+import { baseShareOf } from './base-share.ts'
 import type { BoxView } from './box-view.ts'
 import { freshnessRange, type Freshness } from '#core/evidence/freshness.ts'
 import type { Room } from '#records/kinds/room.ts'
@@ -55,11 +56,11 @@ export function boxFacts(state: State, view: BoxView, nowMs: number): BoxFacts |
   return {
     fromS: secondsFromMs(startsMs),
     nowS: secondsFromMs(nowMs),
-    insideL: insideVolumeL(container.section, size, container.baseShare),
+    insideL: insideVolumeL(container.section, size, baseShareOf(box)),
     wall: {
       conductanceLPerH: wallConductanceLPerH(
         wall,
-        wallAreaM2(size, container.baseShare),
+        wallAreaM2(size, baseShareOf(box)),
         box.wallThicknessMm ?? container.wallThicknessMm,
       ),
       law: wallLaw(wall),

@@ -5,7 +5,7 @@ import { CONTAINERS } from '#core/container/container.ts'
 import type { MaterialId } from '#core/filament/material.ts'
 import { nearestClass, SPOOL_CLASSES, spoolSizeOf } from '#core/filament/spool-class.ts'
 import { spoolSolidsL, type SpoolSize } from '#core/filament/winding.ts'
-import type { PlanCandidate } from '#records/kinds/plan.ts'
+import type { PlanCandidate, PlanWish } from '#records/kinds/plan.ts'
 import { roomAirAt } from './room-air.ts'
 import type { PlanRecord, State } from './state.ts'
 
@@ -32,8 +32,24 @@ export interface PlanSpool {
 /** Until somebody measures, an outline may be off by so much either way. */
 export const OUTLINE_WITHIN = 0.08
 const EMPTY_G = 215
-/** A kilogram spool wound on board. */
-const BOARD_G = 150
+/** Of a spool wound on board, so much is board. */
+const BOARD_SHARE = 0.7
+
+/** Size, empty weight and name of spools nobody owns yet. */
+function sizedOf(wish: Exclude<PlanWish, { of: 'own' }>) {
+  if (wish.of === 'class') {
+    const { size, boreMm } = SPOOL_CLASSES[wish.sizeClass]
+    return { size, boreMm, emptyG: (EMPTY_G * size.fullFilamentG) / 1000, name: wish.material as string }
+  }
+  const { rimDiameterMm, widthMm, boreMm, filamentG, emptyG, name } = wish
+  const { coreDiameterMm } = nearestClass(rimDiameterMm).size
+  return {
+    size: { rimDiameterMm, widthMm, coreDiameterMm, fullFilamentG: filamentG },
+    boreMm,
+    emptyG,
+    name,
+  }
+}
 
 /** The spools of a plan, one by one; own ones that are used up are left out. @param hues colours for those not owned yet */
 export function planSpools(plan: PlanRecord, state: State, hues: readonly string[]): PlanSpool[] {
@@ -61,25 +77,25 @@ export function planSpools(plan: PlanRecord, state: State, hues: readonly string
         },
       ]
     }
-    const { size, boreMm } = SPOOL_CLASSES[wish.sizeClass]
+    const { size, boreMm, emptyG, name } = sizedOf(wish)
     const material = state.materials[wish.material]
     const { fullFilamentG } = size
     return Array.from({ length: wish.count }, (_, i): PlanSpool => {
       const colour = hues[next++ % hues.length]!
       return {
         id: `class-${n}-${i}`,
-        name: wish.count > 1 ? `${wish.material} ${i + 1}` : wish.material,
+        name: wish.count > 1 ? `${name} ${i + 1}` : name,
         material: wish.material,
         colour,
         filamentG: fullFilamentG,
-        weightG: fullFilamentG + (EMPTY_G * fullFilamentG) / 1000,
-        cardboardG: wish.body === 'board' ? (BOARD_G * fullFilamentG) / 1000 : 0,
+        weightG: fullFilamentG + emptyG,
+        cardboardG: wish.body === 'board' ? BOARD_SHARE * emptyG : 0,
         size,
         rimDiameterMm: size.rimDiameterMm,
         widthMm: size.widthMm,
         boreMm,
-        sizeKnown: 'assumed',
-        solidsL: spoolSolidsL(material, fullFilamentG, (EMPTY_G * fullFilamentG) / 1000),
+        sizeKnown: wish.of === 'sized' ? 'told' : 'assumed',
+        solidsL: spoolSolidsL(material, fullFilamentG, emptyG),
       }
     })
   })

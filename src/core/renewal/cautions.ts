@@ -1,13 +1,11 @@
+import type { BenchDoing } from '../build/bench-steps.ts'
 import { DESICCANTS, type DesiccantKind } from '../desiccant/catalogue.ts'
 import type { HolderKind } from '../container/holder.ts'
 import type { OvenKind } from './ways.ts'
 
-/** What is done at the bench when a box is built. */
-export type BenchStep = 'drill' | 'file' | 'couple' | 'seal holes' | 'cut the rod'
-
 /** Something a person is about to do, and what of it decides which cautions hold. */
 export type Step =
-  | { readonly step: 'choose a box' | BenchStep }
+  | { readonly step: 'choose a box' | BenchDoing }
   | {
       readonly step: 'look at the beads' | 'weigh the beads' | 'replace the beads'
       readonly indicator: BeadIndicator

@@ -18,6 +18,11 @@ const ALWAYS_IN_AN_OVEN = ['dye', 'electronics-out', 'printed-holder', 'oven', '
 /** Every step there is, with the cautions it shows. */
 const STEPS: readonly (readonly [string, Step, readonly string[]])[] = [
   ['a box is chosen', { step: 'choose a box' }, ['food-box']],
+  ['drilling a wall', { step: 'drill' }, ['drilling']],
+  ['filing a hole', { step: 'file' }, ['edges']],
+  ['cutting the rod', { step: 'cut the rod' }, ['edges']],
+  ['screwing a coupler in', { step: 'couple' }, ['hand-tight']],
+  ['sealing holes and screws', { step: 'seal holes' }, ['hot-glue', 'solvent']],
   [
     'orange beads are looked at',
     { step: 'look at the beads', indicator: 'orange', desiccant: 'silica-a' },

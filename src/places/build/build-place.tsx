@@ -1,6 +1,8 @@
+import { FileButton } from '@mantine/core'
 import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { HUE_ORDER } from '#draw/palette.ts'
+import { readPlanFile, type PlanInFile } from '#formats/plan-file/plan-file.ts'
 import { planSpools } from '#journal/plan-wish.ts'
 import type { PlanRecord } from '#journal/state.ts'
 import { newPlan } from '#session/build/plan-drafts.ts'
@@ -9,6 +11,7 @@ import { useJournal } from '#session/journal-query.ts'
 import { useWriteAct } from '#session/writing.ts'
 import { Refused } from '#ui/refused.tsx'
 import { ArrangePage } from './arrange-page.tsx'
+import { BenchPage } from './bench-page.tsx'
 import { ClosePage } from './close-page.tsx'
 import { DrillPage } from './drill-page.tsx'
 import { PlanPage } from './plan-page.tsx'
@@ -17,7 +20,13 @@ import { TemplatePage } from './template-page.tsx'
 import hand from '#ui/hand.module.css'
 import css from './build.module.css'
 
-const SHEETS = { arrange: ArrangePage, drill: DrillPage, print: TemplatePage, close: ClosePage } as const
+const SHEETS = {
+  arrange: ArrangePage,
+  drill: DrillPage,
+  print: TemplatePage,
+  close: ClosePage,
+  bench: BenchPage,
+} as const
 
 /** Which box? Plans begun, or the one that is open. */
 export default function BuildPlace() {
@@ -58,12 +67,23 @@ function Plans() {
   const [asking, setAsking] = useState(false)
   const plans = [...state.plans.values()].filter(plan => plan.retiredMs === null)
   const room = [...state.rooms.values()].find(one => one.retiredMs === null)
-  const begin = (spools: PlanRecord['spools']) => {
+  const [refusedFile, setRefusedFile] = useState<string | null>(null)
+  const openFile = async (file: File | null) => {
+    if (!file) return
+    setRefusedFile(null)
+    try {
+      begin(readPlanFile(await file.text()))
+    } catch (reason) {
+      setRefusedFile(reason instanceof Error ? reason.message : String(reason))
+    }
+  }
+  const begin = (from: PlanRecord['spools'] | PlanInFile) => {
     const planId = maker.newId()
     const taken = new Set([...state.plans.values()].map(plan => plan.name))
     let number = state.plans.size + 1
     while (taken.has(`Plan ${number}`)) number++
-    const name = `Plan ${number}`
+    const isFile = 'candidates' in from
+    const name = isFile && !taken.has(from.name) ? from.name : `Plan ${number}`
     const roomId = room?.roomId ?? maker.newId()
     write.mutate(
       {
@@ -83,7 +103,11 @@ function Plans() {
                   },
                 },
               ]),
-          { kind: 'plan.made', atMs: maker.nowMs() + 1, payload: newPlan(planId, name, roomId, spools) },
+          {
+            kind: 'plan.made',
+            atMs: maker.nowMs() + 1,
+            payload: isFile ? { ...from, planId, name, roomId } : newPlan(planId, name, roomId, from),
+          },
         ],
       },
       { onSuccess: () => void navigate(`${base}/build/${planId}`) },
@@ -106,12 +130,24 @@ function Plans() {
           </p>
         </div>
         <div className={hand.acts}>
+          <FileButton onChange={file => void openFile(file)} accept=".json,application/json">
+            {props => (
+              <button type="button" className={hand.worded} {...props}>
+                Open a plan file
+              </button>
+            )}
+          </FileButton>
           <button type="button" className={hand.filled} onClick={() => setAsking(true)}>
             Plan a box
           </button>
         </div>
       </div>
       {write.error && <Refused error={write.error} remedy="press again" />}
+      {refusedFile && (
+        <p className={hand.notice} role="alert">
+          {refusedFile} Nothing was taken in.
+        </p>
+      )}
       <ul className={css.plans}>
         {plans.map(plan => (
           <li key={plan.planId}>

@@ -1,29 +1,19 @@
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
-import { boathouseLoft } from '#demo/loft.ts'
 import { fold } from '#journal/fold.ts'
 import { undoSteps } from '#journal/undo.ts'
 import { makeAct, type Act } from '#records/act.ts'
-import { idleEstimator, memoryStore, NOW, renderPlace, testMaker } from '#testing/place-harness.tsx'
+import { NOW, testMaker } from '#testing/place-harness.tsx'
+import {
+  headingOf as heading,
+  loftActs as loft,
+  openBuild as open,
+  planIn as plan,
+} from '#testing/open-build.tsx'
 import { everyFigureAgrees } from '#testing/every-figure.ts'
-import { sameThreadEstimator } from '#workers/calls.ts'
-import BuildPlace from './build-place.tsx'
 
 afterEach(cleanup)
-const loft = boathouseLoft(NOW, 'UTC')
-const open = (at: string, acts: readonly Act[] = loft) => {
-  const store = memoryStore([...acts])
-  renderPlace(<BuildPlace />, {
-    store,
-    path: '/build/:planId?/:step?',
-    at,
-    estimator: { ...idleEstimator, candidates: (list, wish) => sameThreadEstimator.candidates(list, wish) },
-  })
-  return store
-}
-const plan = (store: { acts: Act[] }, id = 'coxless') => fold(store.acts).plans.get(id)!
 const column = (name: string) => within(document.querySelector<HTMLElement>(`[data-candidate="${name}"]`)!)
-const heading = () => screen.getByRole('heading', { level: 1 }).textContent
 const judged = () => waitFor(() => expect(heading()).toMatch(/^The .* takes/))
 const typeIn = (label: RegExp | string, value: string) =>
   fireEvent.change(screen.getByLabelText(label), { target: { value } })
@@ -135,6 +125,15 @@ describe('a plan', () => {
       heightMm: 272,
       sizeKnown: 'measured',
       lid: 'foam',
+      planId: 'coxless',
+    })
+    // base against rim: √(344·258/(372·284))
+    expect(box.baseShare).toBeCloseTo(0.9166, 3)
+    expect([...state.charges.values()].find(charge => charge.boxId === box.boxId)).toMatchObject({
+      dryMassG: 120,
+      pieces: 3,
+      desiccant: 'silica-a',
+      freshness: 'new',
     })
     expect([1, 2, 3].map(n => state.spools.get(`spare-spool-${n}`)!.where)).toEqual([
       { at: 'box', boxId: box.boxId },

@@ -1,34 +1,17 @@
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react'
-import { boathouseLoft } from '#demo/loft.ts'
-import { fold } from '#journal/fold.ts'
 import { everyFigureAgrees } from '#testing/every-figure.ts'
-import { idleEstimator, memoryStore, NOW, renderPlace } from '#testing/place-harness.tsx'
-import { sameThreadEstimator } from '#workers/calls.ts'
-import BuildPlace from './build-place.tsx'
+import { headingOf as heading, loftActs, openBuild, planIn as plan } from '#testing/open-build.tsx'
 
 afterEach(cleanup)
-const open = (at: string) => {
-  const store = memoryStore([...boathouseLoft(NOW, 'UTC')])
-  renderPlace(<BuildPlace />, {
-    store,
-    path: '/build/:planId?/:step?',
-    at,
-    estimator: {
-      ...idleEstimator,
-      candidates: (list, wish) => sameThreadEstimator.candidates(list, wish),
-      grams: (_, weeks) =>
-        Promise.resolve([
-          { remedy: 'as it is', weeks: weeks[0]!, grams: null, perDraw: [1500] },
-          { remedy: 'dry the damp spools', weeks: weeks[0]!, grams: 48, perDraw: [20, 31, 48] },
-        ]),
-    },
+const open = (at: string) =>
+  openBuild(at, loftActs, {
+    grams: (_, weeks) =>
+      Promise.resolve([
+        { remedy: 'as it is', weeks: weeks[0]!, grams: null, perDraw: [1500] },
+        { remedy: 'dry the damp spools', weeks: weeks[0]!, grams: 48, perDraw: [20, 31, 48] },
+      ]),
   })
-  return store
-}
-type Store = ReturnType<typeof open>
-const plan = (store: Store) => fold(store.acts).plans.get('coxless')!
-const heading = () => screen.getByRole('heading', { level: 1 }).textContent
 const reckoned = () => waitFor(() => expect(heading()).toMatch(/of water a day/))
 const typeIn = (label: RegExp | string, value: string) =>
   fireEvent.change(screen.getByLabelText(label), { target: { value } })
@@ -40,7 +23,7 @@ describe('seal and fill', () => {
     await reckoned()
     expect(textOf('water-in')).toMatch(/lid and gasket.*in all/)
     await waitFor(() =>
-      expect(textOf('charge')).toMatch(/For 8 weeks 50.g with spools that are dry \(1 packet\)/),
+      expect(textOf('charge')).toMatch(/For 8 weeks 50.g with spools that are dry \(2 packets\)/),
     )
     expect(textOf('charge')).toMatch(/straight from the room no amount holds it/)
     expect(textOf('drain')).toMatch(/apart in height/)

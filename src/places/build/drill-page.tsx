@@ -135,7 +135,7 @@ export function DrillPage({
             <button type="button" className={hand.worded} onClick={() => setFitting(true)}>
               What is fitted
             </button>
-            {holes.length > 0 && (
+            {isTried && holes.length > 0 && (
               <>
                 <button type="button" className={hand.worded} onClick={() => void takeDxf()}>
                   DXF
@@ -146,7 +146,7 @@ export function DrillPage({
               </>
             )}
           </span>
-          {holes.length > 0 && (
+          {isTried && holes.length > 0 && (
             <Link
               to={`${base}/build/${plan.planId}/print`}
               className={`${hand.filled} ${build.filledLink}`}

@@ -1,27 +1,10 @@
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
-import { boathouseLoft } from '#demo/loft.ts'
-import { fold } from '#journal/fold.ts'
 import { undoSteps } from '#journal/undo.ts'
 import { everyFigureAgrees } from '#testing/every-figure.ts'
-import { idleEstimator, memoryStore, NOW, renderPlace } from '#testing/place-harness.tsx'
-import { sameThreadEstimator } from '#workers/calls.ts'
-import BuildPlace from './build-place.tsx'
+import { headingOf as heading, openBuild as open, planIn as plan } from '#testing/open-build.tsx'
 
 afterEach(cleanup)
-const open = (at: string) => {
-  const store = memoryStore([...boathouseLoft(NOW, 'UTC')])
-  renderPlace(<BuildPlace />, {
-    store,
-    path: '/build/:planId?/:step?',
-    at,
-    estimator: { ...idleEstimator, candidates: (list, wish) => sameThreadEstimator.candidates(list, wish) },
-  })
-  return store
-}
-type Store = ReturnType<typeof open>
-const plan = (store: Store, id = 'coxless') => fold(store.acts).plans.get(id)!
-const heading = () => screen.getByRole('heading', { level: 1 }).textContent
 const drawn = () => waitFor(() => expect(heading()).toMatch(/hole/))
 const typeIn = (label: RegExp | string, value: string) =>
   fireEvent.change(screen.getByLabelText(label), { target: { value } })

@@ -7,7 +7,6 @@ import { candidateFacts, planSpools, standingBlocks, wishOf } from '#journal/pla
 import { outlineCandidate } from '#journal/plan-candidate.ts'
 import type { PlanRecord } from '#journal/state.ts'
 import type { Plan, PlanCandidate } from '#records/kinds/plan.ts'
-import { builtDrafts } from '#session/build/plan-drafts.ts'
 import { useCandidateReports } from '#session/build/plan-reports.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
@@ -21,6 +20,7 @@ import { CandidateDialog } from './candidate-dialog.tsx'
 import { countWord, roomTo, standingWords, WAY_WORDS } from './plan-words.ts'
 import { PlanWhere } from './plan-where.tsx'
 import { SpoolsDialog } from './spools-dialog.tsx'
+import { useBuild } from './use-build.tsx'
 import hand from '#ui/hand.module.css'
 import css from './build.module.css'
 
@@ -59,25 +59,7 @@ export function PlanPage({ plan }: { readonly plan: PlanRecord }) {
       chosen: Math.max(0, Math.min(at, candidates.length - 1)),
       arrangement: null,
     })
-  const build = () => {
-    if (!candidate) return
-    const boxId = maker.newId()
-    const going = new Set(
-      (plan.arrangement ?? report?.found?.arrangement)?.lines.flatMap(line =>
-        line.spools.map(({ id }) => id),
-      ),
-    )
-    const spoolIds = plan.spools.flatMap(one =>
-      one.of === 'own' && going.has(one.spoolId) ? [one.spoolId] : [],
-    )
-    write.mutate(
-      {
-        what: `${plan.name}: onto the shelf`,
-        drafts: builtDrafts(plan, candidate, { boxId, spoolIds }, state, maker.nowMs()),
-      },
-      { onSuccess: () => void navigate(`${base}/box/${boxId}`) },
-    )
-  }
+  const builder = useBuild(plan, candidate, plan.arrangement ?? report?.found?.arrangement ?? null)
   const { scale, heightPx } = scaleFor(plan.candidates, Math.max(280, width))
   const { clearances: c } = plan
   return (
@@ -119,8 +101,8 @@ export function PlanPage({ plan }: { readonly plan: PlanRecord }) {
           <button
             type="button"
             className={hand.filled}
-            disabled={!report?.found || write.isPending}
-            onClick={build}
+            disabled={!report?.found || builder.isPending}
+            onClick={builder.ask}
           >
             Put it on the shelf
           </button>
@@ -196,6 +178,8 @@ export function PlanPage({ plan }: { readonly plan: PlanRecord }) {
           Put this plan away
         </button>
       </p>
+      {builder.error && <Refused error={builder.error} remedy="press again" />}
+      {builder.dialog}
       {doing?.what === 'spools' && (
         <SpoolsDialog
           spools={plan.spools}

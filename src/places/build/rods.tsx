@@ -38,7 +38,7 @@ export function Rods({
         const shims = on.filter(spool => spool.boreMm - rod.diameterMm > BUSHING_OVER_MM)
         const weightG = cut.loads.reduce((sum, load) => sum + load.weightG, 0)
         return (
-          <section key={cut.line} className={css.rod} data-part="rod">
+          <section key={cut.line} data-part="rod">
             <h2 className={hand.section}>{cuts.length > 1 ? `Rod ${cut.line + 1}` : 'The rod'}</h2>
             <svg
               className={`${pen.drawing} ${css.rodDrawing}`}

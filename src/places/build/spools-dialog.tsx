@@ -14,11 +14,17 @@ import css from './build.module.css'
 interface Typed {
   readonly own: readonly string[]
   readonly count: string
-  readonly sizeClass: SpoolClassId
+  readonly sizeClass: SpoolClassId | typeof OWN_SIZE
+  readonly rim: string
+  readonly width: string
+  readonly bore: string
+  readonly filament: string
+  readonly empty: string
   readonly material: MaterialId
   readonly body: (typeof SPOOL_BODY_LIST)[number]
 }
 const MOST = 20
+const OWN_SIZE = 'own size'
 
 /** What is to go in: spools of the kit, and spools one means to buy. */
 export function SpoolsDialog({
@@ -33,15 +39,22 @@ export function SpoolsDialog({
   readonly keep: (spools: PlanWish[]) => void
 }) {
   const { state } = useJournal()
-  const { length } = useMeasures()
-  const bought = spools.find(wish => wish.of === 'class')
-  const rest = spools.filter(wish => wish.of === 'class').slice(1)
+  const { length, weight } = useMeasures()
+  // one kind to buy is changed here; others stay as they are
+  const bought = spools.find(wish => wish.of !== 'own')
+  const rest = spools.filter(wish => wish.of !== 'own').slice(1)
+  const sized = bought?.of === 'sized' ? bought : null
   const mine = [...state.spools.values()].filter(spool => spool.where.at !== 'used up')
   const form = useCheckedForm<Typed, PlanWish[]>(
     {
       own: spools.flatMap(wish => (wish.of === 'own' ? [wish.spoolId] : [])),
       count: bought ? String(bought.count) : mine.length === 0 ? '4' : '',
-      sizeClass: bought?.sizeClass ?? 'kilogram',
+      sizeClass: sized ? OWN_SIZE : bought?.of === 'class' ? bought.sizeClass : 'kilogram',
+      rim: length.field(sized?.rimDiameterMm ?? 200),
+      width: length.field(sized?.widthMm ?? 66),
+      bore: length.field(sized?.boreMm ?? 52),
+      filament: weight.field(sized?.filamentG ?? 1000),
+      empty: weight.field(sized?.emptyG ?? 215),
       material: bought?.material ?? 'PLA',
       body: bought?.body ?? 'plastic',
     },
@@ -49,19 +62,44 @@ export function SpoolsDialog({
       const count = typed.count.trim() === '' ? 0 : Number(typed.count)
       if (!Number.isInteger(count) || count < 0 || count > MOST)
         return { ok: false, errors: { count: `How many: type a whole number, ${MOST} at most.` } }
+      const { sizeClass, material, body } = typed
+      const errors: Partial<Record<keyof Typed, string>> = {}
+      const within = (
+        key: 'rim' | 'width' | 'bore' | 'filament' | 'empty',
+        words: string,
+        low: number,
+        high: number,
+      ): number => {
+        const measure = key === 'filament' || key === 'empty' ? weight : length
+        const value = measure.parse(typed[key])
+        if (!(value >= low && value <= high))
+          errors[key] = `${words}: type ${measure.text(low)} to ${measure.text(high)}.`
+        return value
+      }
+      const toBuy = (): PlanWish => {
+        if (sizeClass !== OWN_SIZE) return { of: 'class', sizeClass, material, body, count }
+        const rimDiameterMm = within('rim', 'Over the rim', 40, 500)
+        const boreMm = within('bore', 'Bore', 5, 200)
+        if (!errors.bore && boreMm >= rimDiameterMm)
+          errors.bore = 'Bore: it is wider than the rim; measure the hole in the middle.'
+        return {
+          of: 'sized',
+          name: sized?.name ?? material,
+          material,
+          body,
+          rimDiameterMm,
+          widthMm: within('width', 'Over the flanges', 10, 300),
+          boreMm,
+          filamentG: within('filament', 'Filament', 1, 20_000),
+          emptyG: within('empty', 'The empty spool', 1, 5000),
+          count,
+        }
+      }
+      const bring = count === 0 ? [] : [toBuy()]
+      if (Object.keys(errors).length > 0) return { ok: false, errors }
       const all: PlanWish[] = [
         ...typed.own.map((spoolId): PlanWish => ({ of: 'own', spoolId })),
-        ...(count === 0
-          ? []
-          : [
-              {
-                of: 'class' as const,
-                sizeClass: typed.sizeClass,
-                material: typed.material,
-                body: typed.body,
-                count,
-              },
-            ]),
+        ...bring,
         ...rest,
       ]
       if (all.length === 0)
@@ -104,10 +142,13 @@ export function SpoolsDialog({
           />
           <NativeSelect
             label="Their size"
-            data={SPOOL_CLASS_IDS.map(id => ({
-              value: id,
-              label: `${SPOOL_CLASSES[id].name}, about ${length.bare(SPOOL_CLASSES[id].size.rimDiameterMm)} × ${length.text(SPOOL_CLASSES[id].size.widthMm)}`,
-            }))}
+            data={[
+              ...SPOOL_CLASS_IDS.map(id => ({
+                value: id,
+                label: `${SPOOL_CLASSES[id].name}, about ${length.bare(SPOOL_CLASSES[id].size.rimDiameterMm)} × ${length.text(SPOOL_CLASSES[id].size.widthMm)}`,
+              })),
+              { value: OWN_SIZE, label: 'another size …' },
+            ]}
             {...form.getInputProps('sizeClass')}
           />
         </div>
@@ -115,6 +156,31 @@ export function SpoolsDialog({
           <NativeSelect label="Material" data={[...MATERIAL_IDS]} {...form.getInputProps('material')} />
           <NativeSelect label="Spool of" data={[...SPOOL_BODY_LIST]} {...form.getInputProps('body')} />
         </div>
+        {form.values.sizeClass === OWN_SIZE && (
+          <div className={css.three}>
+            <TextInput
+              label={`Over the rim, ${length.unit}`}
+              inputMode="decimal"
+              {...form.getInputProps('rim')}
+            />
+            <TextInput
+              label={`Over the flanges, ${length.unit}`}
+              inputMode="decimal"
+              {...form.getInputProps('width')}
+            />
+            <TextInput label={`Bore, ${length.unit}`} inputMode="decimal" {...form.getInputProps('bore')} />
+            <TextInput
+              label={`Filament, ${weight.unit}`}
+              inputMode="decimal"
+              {...form.getInputProps('filament')}
+            />
+            <TextInput
+              label={`The empty spool, ${weight.unit}`}
+              inputMode="decimal"
+              {...form.getInputProps('empty')}
+            />
+          </div>
+        )}
         <FormFoot write={{ isPending: false, error: null }} />
       </form>
     </Dialog>

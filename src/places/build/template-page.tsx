@@ -36,11 +36,17 @@ export function TemplatePage({
   const { base } = useJournalTools()
   const measures = useMeasures()
   const { mark, length } = measures
-  const { spools, arrangement } = useStanding(plan, candidate)
+  const { spools, arrangement, isTried } = useStanding(plan, candidate)
   const [paper, setPaper] = useState<Paper>(length.unit === 'in' ? 'Letter' : 'A4')
   const facts = drillFactsOf(plan, candidate, arrangement)
   const holes = holesOf(facts)
   const tiles = templatesOf(facts, holes, measures).flatMap(sheet => tilesOf(sheet, paper))
+  if (!isTried)
+    return (
+      <main className={hand.page} data-place="build" data-part="print">
+        <h1 className={hand.answer}>Trying where they stand …</h1>
+      </main>
+    )
   const { widthMm, heightMm } = PAPERS[paper]
   const page = { width: `${widthMm}mm`, height: `${heightMm}mm` }
   const all = tiles.length + 1

@@ -2,6 +2,7 @@ import { CONTAINERS, insideVolumeL } from '#core/container/container.ts'
 import { wallAreaM2, wallConductanceLPerH } from '#core/container/wall.ts'
 import { USUAL_HYGROMETER } from '#core/reading/hygrometer.ts'
 import type { SealSetting } from '#core/build/seal-test.ts'
+import { baseShareOf } from '#journal/base-share.ts'
 import { instrumentFor } from '#journal/instruments.ts'
 import { roomAirAt } from '#journal/room-air.ts'
 import { finestStepG } from '#journal/scales.ts'
@@ -20,11 +21,11 @@ export function sealSettingOf(state: State, box: BoxRecord, nowMs: number): Seal
       temperatureC: air.temperatureC,
       relativeHumidityPercent: air.relativeHumidityPercent,
     },
-    freeAirL: insideVolumeL(container.section, size, container.baseShare),
+    freeAirL: insideVolumeL(container.section, size, baseShareOf(box)),
     wall,
     wallLPerH: wallConductanceLPerH(
       wall,
-      wallAreaM2(size, container.baseShare),
+      wallAreaM2(size, baseShareOf(box)),
       box.wallThicknessMm ?? container.wallThicknessMm,
       air.temperatureC,
     ),

@@ -16,6 +16,10 @@ const made = v.strictObject({
   /** Where it is not the outline's usual one. */
   wall: told(v.picklist(WALL_LIST)),
   wallThicknessMm: told(finite(0.02, 50)),
+  /** Base against rim, where it was measured. */
+  baseShare: told(finite(0.3, 1.3)),
+  /** The plan it was built from. */
+  planId: told(idField),
   lid: v.picklist(LID_LIST),
   lidKnown: knowledgeField,
   openingsPerMonth: finite(0, 300),

@@ -48,6 +48,19 @@ const wish = v.variant('of', [
     body: v.picklist(SPOOL_BODY_LIST),
     count: whole(1, 20),
   }),
+  // of a size of its own, that nobody owns yet, or from somebody else's plan
+  v.strictObject({
+    of: v.literal('sized'),
+    name: nameField,
+    material: v.picklist(MATERIAL_LIST),
+    body: v.picklist(SPOOL_BODY_LIST),
+    rimDiameterMm: finite(40, 500),
+    widthMm: finite(10, 300),
+    boreMm: finite(5, 200),
+    filamentG: finite(1, 20_000),
+    emptyG: finite(1, 5000),
+    count: whole(1, 20),
+  }),
 ])
 
 /** Where spools stand, as somebody put them; the along of a spool and the across of its line, from the middle of the floor. */
@@ -165,6 +178,8 @@ const made = v.strictObject({
     v.maxLength(80),
   ),
 })
+/** A plan as a file has it: what it is, without where it is kept. */
+export const planInFile = v.omit(made, ['planId', 'roomId'])
 export const planKinds = {
   'plan.made': made,
   'plan.changed': v.strictObject({ ...v.partial(made).entries, planId: idField }),

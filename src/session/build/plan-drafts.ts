@@ -1,5 +1,6 @@
 import { USUAL_CLEARANCES, USUAL_SUPPORT } from '#core/build/arrangement.ts'
 import { CONTAINERS } from '#core/container/container.ts'
+import { baseShareOf } from '#journal/base-share.ts'
 import { outlineCandidate } from '#journal/plan-candidate.ts'
 import { NOTHING_BUILT } from '#journal/plan-unbuilt.ts'
 import type { BoxRecord, PlanRecord, State } from '#journal/state.ts'
@@ -9,7 +10,8 @@ import { nextPlace } from '../kit/next-place.ts'
 
 /** One like a box on the shelf. */
 export function likeBox(box: BoxRecord): PlanCandidate {
-  const { baseShare, wall, wallThicknessMm } = CONTAINERS[box.container]
+  const { wall, wallThicknessMm } = CONTAINERS[box.container]
+  const baseShare = baseShareOf(box)
   return {
     name: `one like ${box.name}`.slice(0, 60),
     container: box.container,
@@ -51,12 +53,16 @@ export const newPlan = (planId: string, name: string, roomId: string, spools: Pl
 export function builtDrafts(
   plan: PlanRecord,
   candidate: PlanCandidate,
-  ids: { readonly boxId: string; readonly spoolIds: readonly string[] },
+  ids: { readonly boxId: string; readonly chargeId: string; readonly spoolIds: readonly string[] },
   state: State,
   atMs: number,
 ): Draft[] {
   const standing = [...state.boxes.values()].filter(box => box.retiredMs === null)
   const usual = CONTAINERS[candidate.container]
+  // the two ways a base is smaller, as one
+  const share = Math.sqrt(
+    (candidate.baseLengthMm * candidate.baseDepthMm) / (candidate.rimLengthMm * candidate.rimDepthMm),
+  )
   return [
     {
       kind: 'box.made',
@@ -73,6 +79,8 @@ export function builtDrafts(
         ...(candidate.wallThicknessMm === usual.wallThicknessMm
           ? {}
           : { wallThicknessMm: candidate.wallThicknessMm }),
+        ...(Math.abs(share - usual.baseShare) < 0.005 ? {} : { baseShare: share }),
+        planId: plan.planId,
         lid: candidate.lid,
         lidKnown: 'told',
         openingsPerMonth: plan.openingsPerMonth,
@@ -86,6 +94,27 @@ export function builtDrafts(
       atMs: atMs + 1,
       payload: { spoolId, where: { at: 'box', boxId: ids.boxId } },
     })),
+    ...(plan.filling && !plan.without.includes('charge')
+      ? [
+          {
+            kind: 'charge.made' as const,
+            atMs: atMs + 1,
+            payload: {
+              chargeId: ids.chargeId,
+              name: `Beads in ${plan.name}`.slice(0, 60),
+              desiccant: plan.filling.desiccant,
+              dryMassG: plan.filling.grams,
+              massKnown: 'told' as const,
+              holder: plan.filling.holder,
+              freshness: 'new' as const,
+              freshnessKnown: 'told' as const,
+              indicator: 'unknown' as const,
+              ...(plan.filling.pieces === null ? {} : { pieces: plan.filling.pieces }),
+              boxId: ids.boxId,
+            },
+          },
+        ]
+      : []),
     { kind: 'plan.retired', atMs: atMs + 2, payload: { planId: plan.planId } },
   ]
 }
