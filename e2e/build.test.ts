@@ -69,7 +69,20 @@ test('from nothing to a plan, its figures, and the box on the shelf, by keyboard
     document.querySelector('[data-candidate="tote"]')?.textContent?.includes('362 ×'),
   )
   await says(page, '^The tote takes all three')
+  // its sheets: where to drill, what goes in to dry it, and back
   await page.evaluate(() => scrollTo(0, 0))
+  await tabTo(page, 'Drill')
+  await page.keyboard.press('Enter')
+  await says(page, '^Two holes, none drilled yet$')
+  await tabTo(page, 'Enter hole A')
+  await page.keyboard.press('Enter')
+  await page.waitForSelector('[data-part="drilled-form"]')
+  await page.keyboard.press('Enter')
+  await says(page, '^Two holes, one drilled$')
+  await page.evaluate(() => scrollTo(0, 0))
+  await tabTo(page, 'Choose')
+  await page.keyboard.press('Enter')
+  await says(page, '^The tote takes all three')
   await tabTo(page, 'Put it on the shelf')
   await page.keyboard.press('Enter')
   // it lacks beads and a place for the display: each is waived by name

@@ -20,6 +20,10 @@ const SHOTS: readonly { name: string; hash: string; options?: OpenOptions }[] = 
   { name: 'almanac-materials', hash: '/demo/almanac/materials' },
   { name: 'build', hash: '/demo/build/coxless' },
   { name: 'build-arrange', hash: '/demo/build/coxless/arrange' },
+  { name: 'build-drill', hash: '/demo/build/coxless/drill' },
+  { name: 'build-close', hash: '/demo/build/coxless/close' },
+  { name: 'build-step-phone', hash: '/demo/build/coxless/bench', options: PHONE },
+  { name: 'seal-test', hash: '/demo/box/cox/seal' },
   { name: 'almanac-checks', hash: '/demo/almanac/checks' },
 ]
 const DAY = 86_400_000
@@ -49,7 +53,22 @@ try {
         {},
         { timeout: 20_000 },
       )
-    if (hash.includes('/box/'))
+    if (name.startsWith('build-'))
+      await page.waitForFunction(
+        () =>
+          !/Trying/.test(document.querySelector('h1')?.textContent ?? '') &&
+          !/Sizing …|Reckoning …/.test(document.body.textContent),
+        { timeout: 60_000 },
+      )
+    if (name === 'build-step-phone') {
+      await page.evaluate(() => document.querySelector<HTMLElement>('[data-bench="drill 4"] button')!.click())
+      await page.waitForSelector('[data-step="drill 4"]')
+      await page.evaluate(() => {
+        ;(document.activeElement as HTMLElement).blur()
+        scrollTo(0, 0)
+      })
+    }
+    if (/^.demo.box.[a-z]+$/.test(hash))
       await page.waitForFunction(
         () =>
           !document.body.textContent.includes('Sizing …') &&

@@ -120,31 +120,29 @@ export function usualOutlets(
 
 /** Two holes nearer than this leave no wall between them to seal on. */
 const LEAST_LAND_MM = 6
-/** What can't be drilled as it is planned: off its wall, over the rim, or into a neighbour. */
-export function holeTroubles(
-  holes: readonly Hole[],
-  { inside }: Pick<DrillFacts, 'inside'>,
-): {
+/** What can't be drilled as it is planned, and by how much it has to move. */
+export interface HoleTrouble {
   readonly id: string
   readonly why: 'off the wall' | 'into the rim' | 'into its neighbour'
   readonly other: string | null
-}[] {
+  readonly missingMm: Millimetres
+}
+export function holeTroubles(holes: readonly Hole[], { inside }: Pick<DrillFacts, 'inside'>): HoleTrouble[] {
   return holes.flatMap((hole, i) => {
-    const { place, drillMm, at } = hole
-    const other = holes
-      .slice(0, i)
-      .find(
-        one =>
-          one.place.wall === place.wall &&
-          Math.hypot(one.at[0] - at[0], one.at[1] - at[1], one.at[2] - at[2]) <
-            (one.drillMm + drillMm) / 2 + LEAST_LAND_MM,
-      )
-    const found = []
-    if (at[2] < drillMm / 2 || place.edgeMm < drillMm / 2 || hole.belowRimMm > inside.heightMm)
-      found.push({ id: hole.id, why: 'off the wall' as const, other: null })
-    else if (hole.belowRimMm < drillMm / 2 + LEAST_LAND_MM)
-      found.push({ id: hole.id, why: 'into the rim' as const, other: null })
-    if (other) found.push({ id: hole.id, why: 'into its neighbour' as const, other: other.id })
+    const { id, place, drillMm, at } = hole
+    const half = drillMm / 2
+    const found: HoleTrouble[] = []
+    const say = (why: HoleTrouble['why'], missingMm: number, other: string | null = null) =>
+      missingMm > 0 && found.push({ id, why, other, missingMm })
+    const isMarked = place.edge.endsWith('mark')
+    const off = Math.max(half - at[2], isMarked ? 0 : half - place.edgeMm, hole.belowRimMm - inside.heightMm)
+    say('off the wall', off)
+    if (off <= 0) say('into the rim', half + LEAST_LAND_MM - hole.belowRimMm)
+    for (const one of holes.slice(0, i)) {
+      if (one.place.wall !== place.wall) continue
+      const apart = Math.hypot(one.at[0] - at[0], one.at[1] - at[1], one.at[2] - at[2])
+      say('into its neighbour', (one.drillMm + drillMm) / 2 + LEAST_LAND_MM - apart, one.id)
+    }
     return found
   })
 }

@@ -192,7 +192,7 @@ function Arranging({
           </h1>
           <p className={hand.behind}>
             {short.length > 1 && `${countWord(short.length - 1)} more are short of room. `}
-            {trouble && `${troubleWords(trouble)} `}
+            {trouble && `${troubleWords(trouble, measures)} `}
             {left.length > 0 && `Left out: ${left.map(spool => spool.name).join(', ')}.`}
           </p>
         </div>
@@ -244,6 +244,7 @@ function Arranging({
             pencil={candidate.sizeKnown === 'assumed'}
             widthPx={width > 0 ? width : USUAL_WIDTH_PX}
             short={new Set(short.map(one => one.spoolId))}
+            worst={worst}
             onStep={step}
           />
         </PullParts>

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react'
 import { hangs, type Arrangement, type Asked } from '#core/build/arrangement.ts'
 import { enteredAnswer, differenceAnswer } from '#core/answers/answers.ts'
+import type { Clearance } from '#core/build/clearances.ts'
 import type { Vector } from '#core/build/inside.ts'
 import { HatchDefs } from '#draw/hatch.tsx'
 import { PlanView, type DrawnOutlet, type Part, type ViewName } from '#draw/plan-view.tsx'
@@ -9,6 +10,7 @@ import { usePreferences } from '#session/journal-context.tsx'
 import { useMeasures } from '#ui/use-measures.ts'
 import { Dimension } from './dimension.tsx'
 import { Hand } from './hold-part.tsx'
+import { Loupe } from './loupe.tsx'
 import hand from '#ui/hand.module.css'
 import pen from '#draw/pen.module.css'
 import css from './build.module.css'
@@ -29,6 +31,7 @@ export function ArrangeViews({
   pencil,
   widthPx,
   short,
+  worst,
   onStep,
 }: {
   readonly asked: Asked
@@ -39,6 +42,8 @@ export function ArrangeViews({
   readonly widthPx: number
   /** Spools that are short of room. */
   readonly short: ReadonlySet<string>
+  /** The shortage that is worst. */
+  readonly worst: Clearance | undefined
   readonly onStep: (part: Part, by: Vector) => void
 }) {
   const { dark } = usePreferences()
@@ -164,6 +169,16 @@ export function ArrangeViews({
       {frame('front')}
       {frame('side')}
       {frame('top')}
+      {worst && (
+        <Loupe
+          clearance={worst}
+          arrangement={arrangement}
+          spools={spools}
+          asked={asked}
+          scale={scale}
+          pencil={pencil}
+        />
+      )}
     </div>
   )
 }

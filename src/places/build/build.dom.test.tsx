@@ -220,6 +220,29 @@ describe('arranging it', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Let Veld arrange it' }))
     await waitFor(() => expect(heading()).toMatch(/everything keeps its room/))
   })
+  test('an outlet by arrow keys: down and along its wall; off its wall is said in millimetres', async () => {
+    const store = await arranged()
+    press(part('front', 'outlet 2'), 'ArrowDown', 2)
+    press(part('front', 'outlet 2'), 'ArrowRight', 1, true)
+    await waitFor(() => expect(plan(store).outletsAt).toHaveLength(4), { timeout: 3000 })
+    const [first, second] = plan(store).outletsAt!
+    expect(second!.belowRimMm).toBe(first!.belowRimMm + 2)
+    press(part('front', 'outlet 2'), 'ArrowRight', 7, true)
+    await waitFor(() =>
+      expect(document.querySelector('[data-part="arrange"]')?.textContent).toMatch(
+        /Holes 3 and 2 leave too little wall|Hole 2 runs off its wall: move it|Holes \d and \d leave too little wall between them: move them .*mm further apart/,
+      ),
+    )
+  })
+  test('what is short is drawn large beside the views; every length opens to its reason', async () => {
+    await arranged()
+    expect(document.querySelector('[data-part="loupe"]')).toBeNull()
+    press(part('front', 'the rod'), 'ArrowUp', 3, true)
+    await waitFor(() =>
+      expect(document.querySelector('[data-part="loupe"]')?.textContent).toMatch(/short.*of 10.mm asked/),
+    )
+    expect(await everyFigureAgrees()).toBeGreaterThan(10)
+  }, 60_000)
   test('beads under the spools: lifted into them they are in the way, taken out they are gone', async () => {
     const store = await arranged()
     fireEvent.click(screen.getByText('Take the beads out'))

@@ -12,8 +12,10 @@ import { SheetsSvg } from '#draw/sheet-svg.tsx'
 import { UnrolledWalls, unrolledSpan } from '#draw/unrolled-walls.tsx'
 import { askedOf } from '#journal/plan-wish.ts'
 import { drillFactsOf, rodOf } from '#journal/plan-drill.ts'
+import { planSeal } from '#journal/plan-seal.ts'
 import type { PlanRecord } from '#journal/state.ts'
 import type { Plan, PlanCandidate, PlanDrilled } from '#records/kinds/plan.ts'
+import { useJournal } from '#session/journal-query.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { useWriteAct } from '#session/writing.ts'
 import { Cautions } from '#ui/cautions.tsx'
@@ -21,6 +23,7 @@ import { download } from '#ui/hand-over.ts'
 import { Refused } from '#ui/refused.tsx'
 import { svgText } from '#ui/svg-text.ts'
 import { useMeasures } from '#ui/use-measures.ts'
+import { AsDrilledLeak } from './as-drilled-leak.tsx'
 import { DrilledDialog } from './drilled-dialog.tsx'
 import { sheetWords, troubleWords } from './drill-words.ts'
 import { leftAsItIs, WrongHole } from './wrong-hole.tsx'
@@ -46,6 +49,7 @@ export function DrillPage({
   readonly plan: PlanRecord
   readonly candidate: PlanCandidate
 }) {
+  const { state, nowMs } = useJournal()
   const { base, maker } = useJournalTools()
   const measures = useMeasures()
   const { length, mark } = measures
@@ -68,6 +72,8 @@ export function DrillPage({
   const cuts = arrangement
     ? rodCuts(facts.inside, candidate.wallThicknessMm, arrangement, spools, rod, plan.rod.capMm)
     : []
+  const seal = planSeal(plan, candidate, arrangement, spools, state, nowMs)
+  const drawn = planSeal({ ...plan, drilled: [] }, candidate, arrangement, spools, state, nowMs)
   const change = (what: string, part: Partial<Plan>) =>
     write.mutate({
       what: `${plan.name}: ${what}`,
@@ -122,7 +128,7 @@ export function DrillPage({
             {holes.length === 0
               ? 'Spools that stand or lie need no rod, and no tube leaves it; ask for tubes under “What is fitted”.'
               : troubles.length > 0
-                ? troubleWords(troubles[0]!)
+                ? troubleWords(troubles[0]!, measures)
                 : worst
                   ? worst.hole.for.what === 'rod'
                     ? leftAsItIs(worst, remediesOf(worst), spools, measures)
@@ -174,6 +180,7 @@ export function DrillPage({
           onFollow={() => follow(one)}
         />
       ))}
+      {seal && drawn && drilled.length > 0 && <AsDrilledLeak seal={seal} drawn={drawn} />}
       <div className={css.sheetRow}>
         <section className={css.sheet}>
           <h2 className={hand.section}>Walls unrolled, seen from outside</h2>

@@ -1,6 +1,6 @@
 import type { DrilledHole, DrillRemedy } from '#core/build/as-drilled.ts'
 import { fittingOf } from '#core/build/fittings.ts'
-import type { DrillFacts, Hole, holeTroubles } from '#core/build/holes.ts'
+import type { DrillFacts, Hole, HoleTrouble } from '#core/build/holes.ts'
 import type { PlanSpool } from '#journal/plan-wish.ts'
 import type { Measures } from '#ui/measures.ts'
 import { countWord } from './plan-words.ts'
@@ -85,14 +85,15 @@ export function drillRemedyWords(
   }
 }
 
-/** What can't be drilled as it is planned, and what to do. */
-export function troubleWords({ id, why, other }: ReturnType<typeof holeTroubles>[number]): string {
+/** What can't be drilled as it is planned, by how much, and what to do. */
+export function troubleWords({ id, why, other, missingMm }: HoleTrouble, { mark }: Measures): string {
+  const by = mark.text(Math.ceil(missingMm * 2) / 2)
   switch (why) {
     case 'off the wall':
-      return `Hole ${id} runs off its wall: move it towards the middle.`
+      return `Hole ${id} runs off its wall: move it ${by} or more towards the middle.`
     case 'into the rim':
-      return `Hole ${id} runs into the rim, where the lid seals: set it lower.`
+      return `Hole ${id} runs into the rim, where the lid seals: set it ${by} lower.`
     case 'into its neighbour':
-      return `Holes ${id} and ${other} leave too little wall between them: move one 6 mm or more.`
+      return `Holes ${other} and ${id} leave too little wall between them: move them ${by} further apart.`
   }
 }

@@ -27,6 +27,9 @@ import css from './build.module.css'
 const MOST_CANDIDATES = 3
 type Doing = { readonly what: 'spools' | 'asked' } | { readonly what: 'candidate'; readonly at: number }
 
+/** Arranged, placed, drilled and done was another box. */
+const OF_ANOTHER = { arrangement: null, outletsAt: null, drilled: [], done: [] } satisfies Partial<Plan>
+
 /** One plan: up to three containers side by side, with what each takes, lets in and costs. */
 export function PlanPage({ plan }: { readonly plan: PlanRecord }) {
   const { state, nowMs } = useJournal()
@@ -52,12 +55,12 @@ export function PlanPage({ plan }: { readonly plan: PlanRecord }) {
       what: `${plan.name}: ${what}`,
       drafts: [{ kind: 'plan.changed', atMs: maker.nowMs(), payload: { planId: plan.planId, ...part } }],
     })
-  const setCandidates = (what: string, candidates: PlanCandidate[], at = chosen) =>
-    // what was moved by hand was moved in another box
+  const setCandidates = (what: string, candidates: PlanCandidate[], at = chosen, isAnother = false) =>
     change(what, {
       candidates,
       chosen: Math.max(0, Math.min(at, candidates.length - 1)),
-      arrangement: null,
+      // what was moved by hand was moved in a box of other lengths
+      ...(isAnother ? OF_ANOTHER : { arrangement: null }),
     })
   const builder = useBuild(plan, candidate, plan.arrangement ?? report?.found?.arrangement ?? null)
   const { scale, heightPx } = scaleFor(plan.candidates, Math.max(280, width))
@@ -127,7 +130,7 @@ export function PlanPage({ plan }: { readonly plan: PlanRecord }) {
               scale={scale}
               heightPx={heightPx}
               chosen={i === chosen}
-              onChoose={() => change(`the ${one.name} chosen`, { chosen: i, arrangement: null })}
+              onChoose={() => i !== chosen && change(`the ${one.name} chosen`, { chosen: i, ...OF_ANOTHER })}
               onChange={() => setDoing({ what: 'candidate', at: i })}
               onRemove={
                 plan.candidates.length > 1
@@ -136,6 +139,7 @@ export function PlanPage({ plan }: { readonly plan: PlanRecord }) {
                         `the ${one.name} left out`,
                         plan.candidates.toSpliced(i, 1),
                         i < chosen ? chosen - 1 : chosen,
+                        i === chosen,
                       )
                   : null
               }
