@@ -16,7 +16,6 @@ const SHOTS: readonly { name: string; hash: string; options?: OpenOptions }[] = 
   { name: 'box', hash: '/demo/box/launch' },
   { name: 'box-phone', hash: '/demo/box/thole', options: PHONE },
   { name: 'kit', hash: '/demo/kit' },
-  { name: 'kit-phone', hash: '/demo/kit', options: PHONE },
   { name: 'almanac-materials', hash: '/demo/almanac/materials' },
   { name: 'build', hash: '/demo/build/coxless' },
   { name: 'build-arrange', hash: '/demo/build/coxless/arrange' },
@@ -24,22 +23,10 @@ const SHOTS: readonly { name: string; hash: string; options?: OpenOptions }[] = 
   { name: 'build-close', hash: '/demo/build/coxless/close' },
   { name: 'build-step-phone', hash: '/demo/build/coxless/bench', options: PHONE },
   { name: 'seal-test', hash: '/demo/box/cox/seal' },
-  { name: 'almanac-checks', hash: '/demo/almanac/checks' },
 ]
 const DAY = 86_400_000
 let ids = 0
 const NOW = Date.parse('2025-11-08T10:00:00Z')
-const heatedRigger = (): Act =>
-  makeAct(
-    { nowMs: () => NOW - 3_600_000, zone: 'UTC', newId: () => `demo-shot${++ids}` },
-    'Rigger: beads heated',
-    [
-      {
-        kind: 'charge.heated',
-        payload: { chargeId: 'rigger-beads', temperatureC: 112, hours: 2, oven: 'electric', roomId: null },
-      },
-    ],
-  )
 
 const stage = await openStage()
 const file = (name: string) => `${join(root, 'docs/screenshots', name)}.png` as const
@@ -75,8 +62,6 @@ try {
           document.querySelector('[data-part="history"] svg'),
         { timeout: 60_000 },
       )
-    if (name === 'almanac-desiccants') await page.waitForSelector('[data-part="isotherms"] svg path')
-    if (name === 'almanac-checks') await page.waitForSelector('[data-checks*="/"]', { timeout: 60_000 })
     if (name.startsWith('kit'))
       await page.type('[data-part="quick-add"] input', '2 packets 60 g beads, orange, into Launch')
     await page.evaluate(() => document.fonts.ready)
@@ -91,24 +76,6 @@ try {
     await page.close()
   }
   await dailyLife()
-  const page = await stage.open('/', { ...PHONE, fresh: true })
-  await page.waitForSelector('[data-place="start"]')
-  await page.evaluate(() => document.fonts.ready)
-  await page.type('input[inputmode="decimal"]', '15')
-  await page.click('button[type="submit"]')
-  await page.waitForSelector('[data-part="outlines"]')
-  await page.click('button[type="submit"]')
-  await page.waitForSelector('[data-part="chips"]')
-  await page.click('button[type="submit"]')
-  await page.waitForSelector('[data-place="box"]')
-  await page.setViewport({ width: 1280, height: 800 })
-  await page.waitForSelector('[data-fact]', { timeout: 60_000 })
-  await page.waitForFunction(
-    () =>
-      !document.body.textContent.includes('Sizing …') && document.querySelector('[data-part="history"] svg'),
-    { timeout: 60_000 },
-  )
-  await page.screenshot({ path: file('first-verdict') })
 } finally {
   await stage.close()
 }
@@ -148,12 +115,6 @@ async function dailyLife(): Promise<void> {
     await page.evaluate(() => (document.activeElement as HTMLElement).blur())
     await shoot(page, name)
   }
-  const renewed = await open('/demo')
-  await settled(renewed)
-  await fill(renewed, [heatedRigger()], 'demo')
-  await renewed.reload()
-  await settled(renewed)
-  await shoot(renewed, 'shelf-renewed')
   const renew = await open('/demo/box/launch')
   await settled(renew)
   await renew.keyboard.press('n')
