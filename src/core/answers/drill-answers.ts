@@ -1,9 +1,10 @@
 import { input, type Answer } from '../answer.ts'
+import { HANDFUL_MM, leastBendMm, type Tube } from '../build/fittings.ts'
 import type { DrillFacts, Hole } from '../build/holes.ts'
 import { newtons, ownWeightNPerMm, stiffnessNMm2, type Rod } from '../build/rod.ts'
 import type { RodCut } from '../build/rod-cut.ts'
 import { outerWidthMm, standsAcross } from '../build/wall-place.ts'
-import { answer, enteredAnswer } from './answers.ts'
+import { answer, enteredAnswer, totalAnswer } from './answers.ts'
 
 /** Down the leaning wall from its rim, as it is marked. */
 export function downAnswer(hole: Hole, { inside }: DrillFacts): Answer {
@@ -77,3 +78,22 @@ export function sagAnswer(cut: RodCut, rod: Rod): Answer {
     'Stiffness of the stuff is typical, from memory; a printed rod also creeps.',
   )
 }
+
+/** Filament that is pulled off each spool at loading. */
+export const threadAnswer = (tube: Tube): Answer =>
+  totalAnswer('filament lost at loading', 'mm', [
+    ['tube to the printer', tube.runMm],
+    ['a hand or two past its end', HANDFUL_MM],
+  ])
+/** Least radius a tube is bent to. */
+export const bendAnswer = (tube: Tube): Answer =>
+  answer('least bend of a tube', leastBendMm(tube), 'mm', 'assumed', 'times-each', [
+    input(
+      'n',
+      'times its outside, before it kinks or grips',
+      leastBendMm(tube) / tube.outerMm,
+      '',
+      'assumed',
+    ),
+    input('m', 'outside of the tube', tube.outerMm, 'mm', 'told'),
+  ])

@@ -14,6 +14,7 @@ export interface Fitting {
 export const FITTINGS: readonly Fitting[] = [
   { id: 'coupler-m5', name: 'push-in coupler, M5', drillMm: 5, seals: 'coupler' },
   { id: 'tube', name: 'tube of 4 mm pushed in tight', drillMm: 3.8, seals: 'tube' },
+  { id: 'coupler-10-32', name: 'push-in coupler, 10-32 thread', drillMm: 4.9, seals: 'coupler' },
   { id: 'coupler-m6', name: 'push-in coupler, M6', drillMm: 6, seals: 'coupler' },
   { id: 'coupler-eighth', name: 'push-in coupler, 1/8 in pipe thread', drillMm: 9.7, seals: 'coupler' },
   { id: 'membrane', name: 'elastic membrane with a needle hole', drillMm: 8, seals: 'membrane' },

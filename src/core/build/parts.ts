@@ -52,11 +52,15 @@ export function partsOf(facts: PartFacts): Part[] {
   const byFitting = new Map<string, number>()
   for (const { fitting } of outlets) byFitting.set(fitting, (byFitting.get(fitting) ?? 0) + 1)
   const stuff = ROD_MATERIALS[rod.material].name
+  const twin = inchTwin(rod.diameterMm)
+  const thick = `${rod.diameterMm} mm${twin ? ` or ${twin.name} in` : ''}`
   const [box] = part('container', facts.container.name, 1)
   return [
     { ...box!, price: facts.container.price },
     ...cuts.flatMap(cut =>
-      part(cuts.length > 1 ? `rod ${cut.line + 1}` : 'rod', `rod of ${stuff}`, 1, { lengthMm: cut.cutMm }),
+      part(cuts.length > 1 ? `rod ${cut.line + 1}` : 'rod', `rod of ${stuff}, ${thick}`, 1, {
+        lengthMm: cut.cutMm,
+      }),
     ),
     ...part(
       'caps',

@@ -3,6 +3,7 @@ import { LIDS } from '#core/container/lid.ts'
 import { enteredAnswer, shareAnswer } from '#core/answers/answers.ts'
 import { volumeAnswer } from '#core/answers/box-answers.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
+import { baseShareOf } from '#journal/base-share.ts'
 import type { BoxView } from '#journal/box-view.ts'
 import { BoxDrawing } from '#draw/box-drawing.tsx'
 import { BeadsFigure, kindsText } from '#ui/beads-figure.tsx'
@@ -37,7 +38,11 @@ export function BoxFigure({
   const container = CONTAINERS[box.container]
   const tick = box.sizeKnown === 'measured'
   const pencil = box.sizeKnown === 'assumed'
-  const volume = volumeAnswer(container, box, box.sizeKnown === 'measured' ? 'computed' : box.sizeKnown)
+  const volume = volumeAnswer(
+    { ...container, baseShare: baseShareOf(box) },
+    box,
+    box.sizeKnown === 'measured' ? 'computed' : box.sizeKnown,
+  )
   const measure = (quantity: string, value: number) =>
     enteredAnswer(quantity, quantity, value, 'mm', box.sizeKnown)
   return (

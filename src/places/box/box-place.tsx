@@ -207,6 +207,11 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
         <Link to={`${base}/box/${view.box.boxId}/seal`} className={hand.worded}>
           Prove its seal
         </Link>
+        {view.box.planId && state.plans.has(view.box.planId) && (
+          <Link to={`${base}/build/${view.box.planId}/drill`} className={hand.worded}>
+            The plan it was built from
+          </Link>
+        )}
         <Link to={`${base}/box/${view.box.boxId}/card`} className={hand.worded}>
           Its card, to print
         </Link>

@@ -19,6 +19,7 @@ import { stepWords, type BenchContext } from './bench-words.ts'
 import { PartsList } from './parts-list.tsx'
 import { PlanFileButton } from './plan-file-button.tsx'
 import { PlanWhere } from './plan-where.tsx'
+import { ShelfButton } from './shelf-button.tsx'
 import { StepCard } from './step-card.tsx'
 import { useBuild } from './use-build.tsx'
 import { useStanding } from './use-standing.ts'
@@ -212,15 +213,8 @@ export function BenchPage({
       </div>
       <div className={css.end}>
         <PlanFileButton plan={plan} spools={spools} />
-        <button
-          type="button"
-          // one filled button: the step's, until all are done
-          className={atHand ? hand.worded : hand.filled}
-          disabled={!isTried}
-          onClick={builder.ask}
-        >
-          Put it on the shelf
-        </button>
+        {/* one filled button: the step's, until all are done */}
+        <ShelfButton builder={builder} isFilled={!atHand} isReady={isTried} />
       </div>
       {builder.dialog}
     </main>

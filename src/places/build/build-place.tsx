@@ -34,7 +34,9 @@ export default function BuildPlace() {
   const { state } = useJournal()
   const plan = planId === undefined ? undefined : state.plans.get(planId)
   if (planId === undefined) return <Plans />
-  if (!plan || plan.retiredMs !== null) return <Gone built={plan !== undefined} />
+  // one that was built stays to be read: where it was drilled, what went in
+  const isBuilt = [...state.boxes.values()].some(box => box.planId === planId)
+  if (!plan || (plan.retiredMs !== null && !isBuilt)) return <Gone built={plan !== undefined} />
   const candidate = plan.candidates[Math.min(plan.chosen, plan.candidates.length - 1)]
   const Sheet = step === undefined ? undefined : SHEETS[step as keyof typeof SHEETS]
   return Sheet && candidate ? (
@@ -51,7 +53,7 @@ function Gone({ built }: { readonly built: boolean }) {
       <h1 className={hand.answer}>{built ? 'This plan is done with' : 'No such plan'}</h1>
       <p className={hand.behind}>
         {built
-          ? 'It was built, or put away; undo brings it back.'
+          ? 'It was put away; undo brings it back.'
           : 'It may have been taken back, or the address is from another journal.'}{' '}
         <Link to={`${base}/build`}>To the plans</Link>
       </p>

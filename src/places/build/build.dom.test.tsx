@@ -144,6 +144,14 @@ describe('a plan', () => {
     expect(state.contradictions).toEqual([])
     // one act: one undo takes it all back
     expect(store.acts).toHaveLength(loft.length + 1)
+    // what was built stays to be read, and leads to its box
+    cleanup()
+    open('/build/coxless/drill', store.acts)
+    await waitFor(() => expect(heading()).toMatch(/^Six holes, five drilled/))
+    cleanup()
+    open('/build/coxless', store.acts)
+    await judged()
+    expect(screen.getByText('It stands on the shelf').getAttribute('href')).toBe(`/box/${box.boxId}`)
   })
   test('what was left out by hand stays where it is', async () => {
     const byHand = makeAct(testMaker, 'x', [

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { shareAnswer } from '#core/answers/answers.ts'
+import { floorAnswer } from '#core/answers/box-answers.ts'
 import {
   beadsVolumeAnswer,
   broughtAnswer,
@@ -309,8 +310,12 @@ export function ClosePage({
             </p>
             {firstDay?.floor && (
               <p>
-                With fresh beads it stands no lower than about {inWhole(firstDay.floor.rhPercent)}
-                {THIN}%: leak against what they lie in.{' '}
+                With fresh beads it stands no lower than about{' '}
+                <Figure answer={floorAnswer(firstDay.floor)}>
+                  {inWhole(firstDay.floor.rhPercent)}
+                  {THIN}%
+                </Figure>
+                : leak against what they lie in.{' '}
                 {firstDay.floor.rhPercent > targetRhPercent && (
                   <span className={css.wrong}>
                     That is over the target: a tighter lid, or an opener holder; more beads do not help.

@@ -1,6 +1,7 @@
 import { useElementSize } from '@mantine/hooks'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { bendAnswer, threadAnswer } from '#core/answers/drill-answers.ts'
 import { drilledHoles, drillRemedies, matchedTo, type DrilledHole } from '#core/build/as-drilled.ts'
 import { leastBendMm, threadLostMm } from '#core/build/fittings.ts'
 import { holesOf, holeTroubles, type Hole } from '#core/build/holes.ts'
@@ -19,6 +20,7 @@ import { useJournal } from '#session/journal-query.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { useWriteAct } from '#session/writing.ts'
 import { Cautions } from '#ui/cautions.tsx'
+import { Figure } from '#ui/figure.tsx'
 import { download } from '#ui/hand-over.ts'
 import { Refused } from '#ui/refused.tsx'
 import { svgText } from '#ui/svg-text.ts'
@@ -202,8 +204,10 @@ export function DrillPage({
               <h2 className={hand.section}>Tubes</h2>
               <p>
                 {mark.bare(plan.tube.boreMm)} × {mark.text(plan.tube.outerMm)}, {length.text(plan.tube.runMm)}{' '}
-                each to the printer; bent no tighter than {length.text(leastBendMm(plan.tube))}. Loading pulls{' '}
-                {length.text(threadLostMm(plan.tube))} off each spool.
+                each to the printer; bent no tighter than{' '}
+                <Figure answer={bendAnswer(plan.tube)}>{length.text(leastBendMm(plan.tube))}</Figure>. Loading
+                pulls <Figure answer={threadAnswer(plan.tube)}>{length.text(threadLostMm(plan.tube))}</Figure>{' '}
+                off each spool.
               </p>
               <p className={hand.aside}>
                 {plan.tube.boreMm < 2.5

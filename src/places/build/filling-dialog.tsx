@@ -11,7 +11,7 @@ import { useMeasures } from '#ui/use-measures.ts'
 import hand from '#ui/hand.module.css'
 import css from './build.module.css'
 
-const BY = { packets: 'packets', mugs: 'mugs of 250 mL', grams: 'weighed' } as const
+const BY = { packets: 'packets or bags', mugs: 'mugs of 250 mL', grams: 'weighed' } as const
 interface Typed {
   readonly desiccant: DesiccantKind
   readonly holder: HolderKind

@@ -26,7 +26,7 @@ function focusOf(
   const { to } = clearance
   const reach = (normal: Vector): Vector =>
     own.centre.map((mm, i) =>
-      i === own.axis ? mm + (Math.sign(normal[i]!) * own.widthMm) / 2 : mm + normal[i]! * own.radiusMm,
+      i === own.axis ? mm + (Math.sign(normal[i] ?? 0) * own.widthMm) / 2 : mm + normal[i]! * own.radiusMm,
     ) as unknown as Vector
   if (to.what === 'face') {
     const face = facesOf(asked.inside).find(one => one.name === to.face)!

@@ -19,6 +19,7 @@ import { CandidateColumn, scaleFor } from './candidate-column.tsx'
 import { CandidateDialog } from './candidate-dialog.tsx'
 import { countWord, roomTo, standingWords, WAY_WORDS } from './plan-words.ts'
 import { PlanWhere } from './plan-where.tsx'
+import { ShelfButton } from './shelf-button.tsx'
 import { SpoolsDialog } from './spools-dialog.tsx'
 import { useBuild } from './use-build.tsx'
 import hand from '#ui/hand.module.css'
@@ -101,14 +102,7 @@ export function PlanPage({ plan }: { readonly plan: PlanRecord }) {
               What is asked
             </button>
           </span>
-          <button
-            type="button"
-            className={hand.filled}
-            disabled={!report?.found || builder.isPending}
-            onClick={builder.ask}
-          >
-            Put it on the shelf
-          </button>
+          <ShelfButton builder={builder} isFilled isReady={Boolean(report?.found)} />
         </div>
       </div>
       {write.error && <Refused error={write.error} remedy="press again" />}

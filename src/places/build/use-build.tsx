@@ -18,6 +18,8 @@ export function useBuild(
   readonly ask: () => void
   readonly dialog: ReactNode
   readonly isPending: boolean
+  /** The box that was made of it; null: not built yet. */
+  readonly builtAs: string | null
   readonly error: Error | null
 } {
   const { state } = useJournal()
@@ -49,6 +51,9 @@ export function useBuild(
   return {
     ask: () => (missingOf(plan).length > 0 ? setAsking(true) : build()),
     isPending: write.isPending,
+    builtAs:
+      [...state.boxes.values()].find(box => box.planId === plan.planId && plan.retiredMs !== null)?.boxId ??
+      null,
     error: write.error,
     dialog: asking ? (
       <FinishDialog
