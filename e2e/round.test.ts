@@ -65,6 +65,7 @@ describe('walking the shelf', () => {
     }
     await tap('Skip the room')
     await page.waitForFunction(() => document.querySelector('h1')?.textContent === 'Cox')
+    await page.waitForSelector('[data-part="tape"]')
     const before = Number(await page.$eval('[data-part="tape"]', tape => tape.getAttribute('aria-valuenow')))
     const tape = (await (await page.$('[data-part="tape"]'))!.boundingBox())!
     const y = tape.y + 20

@@ -1,9 +1,16 @@
 import { FileButton } from '@mantine/core'
 import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
+import type { ContainerKind } from '#core/container/container.ts'
+import { insideL } from '#core/build/inside.ts'
+import { CONTAINER_LIST } from '#records/picklists.ts'
+import { Approx } from '#ui/figure.tsx'
+import { useMeasures } from '#ui/use-measures.ts'
+import { OutlineDrawing } from './outline-drawing.tsx'
 import { HUE_ORDER } from '#draw/palette.ts'
 import { readPlanFile, type PlanInFile } from '#formats/plan-file/plan-file.ts'
-import { planSpools } from '#journal/plan-wish.ts'
+import { outlineCandidate } from '#journal/plan-candidate.ts'
+import { insideOfCandidate, planSpools } from '#journal/plan-wish.ts'
 import type { PlanRecord } from '#journal/state.ts'
 import { newPlan } from '#session/build/plan-drafts.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
@@ -61,12 +68,17 @@ function Gone({ built }: { readonly built: boolean }) {
   )
 }
 
+/** Outlines one might begin with; a bag takes no rod and stands on no shelf. */
+const OUTLINES = CONTAINER_LIST.filter(kind => kind !== 'bag')
+const OUTLINE_SCALE = 0.3
+
 function Plans() {
+  const { volume } = useMeasures()
   const { state } = useJournal()
   const { base, maker } = useJournalTools()
   const navigate = useNavigate()
   const write = useWriteAct()
-  const [asking, setAsking] = useState(false)
+  const [asking, setAsking] = useState<ContainerKind | 'any' | null>(null)
   const plans = [...state.plans.values()].filter(plan => plan.retiredMs === null)
   const room = [...state.rooms.values()].find(one => one.retiredMs === null)
   const [refusedFile, setRefusedFile] = useState<string | null>(null)
@@ -79,7 +91,7 @@ function Plans() {
       setRefusedFile(reason instanceof Error ? reason.message : String(reason))
     }
   }
-  const begin = (from: PlanRecord['spools'] | PlanInFile) => {
+  const begin = (from: PlanRecord['spools'] | PlanInFile, kind: ContainerKind | 'any' = 'any') => {
     const planId = maker.newId()
     const taken = new Set([...state.plans.values()].map(plan => plan.name))
     let number = state.plans.size + 1
@@ -108,7 +120,7 @@ function Plans() {
           {
             kind: 'plan.made',
             atMs: maker.nowMs() + 1,
-            payload: isFile ? { ...from, planId, name, roomId } : newPlan(planId, name, roomId, from),
+            payload: isFile ? { ...from, planId, name, roomId } : newPlan(planId, name, roomId, from, kind),
           },
         ],
       },
@@ -139,7 +151,7 @@ function Plans() {
               </button>
             )}
           </FileButton>
-          <button type="button" className={hand.filled} onClick={() => setAsking(true)}>
+          <button type="button" className={hand.filled} onClick={() => setAsking('any')}>
             Plan a box
           </button>
         </div>
@@ -152,25 +164,56 @@ function Plans() {
       )}
       <ul className={css.plans}>
         {plans.map(plan => (
-          <li key={plan.planId}>
-            <Link to={`${base}/build/${plan.planId}`} className={css.planName}>
-              {plan.name}
-            </Link>{' '}
-            <span className={hand.aside}>
-              {planSpools(plan, state, HUE_ORDER).length} spools,{' '}
-              {plan.candidates.map(one => one.name).join(', ')}
+          <li key={plan.planId} className={css.planRow}>
+            <OutlineDrawing
+              candidate={
+                plan.candidates[Math.min(plan.chosen, plan.candidates.length - 1)] ?? outlineCandidate('tote')
+              }
+              scale={OUTLINE_SCALE}
+            />
+            <span>
+              <Link to={`${base}/build/${plan.planId}`} className={css.planName}>
+                {plan.name}
+              </Link>
+              <br />
+              <span className={hand.aside}>
+                {planSpools(plan, state, HUE_ORDER).length} spools,{' '}
+                {plan.candidates.map(one => one.name).join(', ')}
+              </span>
             </span>
           </li>
         ))}
       </ul>
+      <section data-part="outlines">
+        <h2 className={hand.section}>
+          {plans.length === 0 ? 'Begin with one you have, or might buy' : 'Or begin another with'}
+        </h2>
+        <ul className={css.outlines}>
+          {OUTLINES.map(kind => {
+            const candidate = outlineCandidate(kind)
+            return (
+              <li key={kind}>
+                <button type="button" className={css.outline} onClick={() => setAsking(kind)}>
+                  <OutlineDrawing candidate={candidate} scale={OUTLINE_SCALE} />
+                  <span>{candidate.name}</span>
+                  <span className={hand.aside}>
+                    <Approx /> {volume.text(insideL(insideOfCandidate(candidate)))}
+                  </span>
+                </button>
+              </li>
+            )
+          })}
+        </ul>
+        <p className={hand.aside}>All to one scale, in pencil until yours is measured.</p>
+      </section>
       {asking && (
         <SpoolsDialog
           spools={[]}
           title="What is to go in?"
-          close={() => setAsking(false)}
+          close={() => setAsking(null)}
           keep={spools => {
-            setAsking(false)
-            begin(spools)
+            setAsking(null)
+            begin(spools, asking)
           }}
         />
       )}

@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { Link } from 'react-router'
 import type { BenchStep } from '#core/build/bench-steps.ts'
 import type { Hole } from '#core/build/holes.ts'
 import { edgeAnswer, downAnswer, drillAnswer } from '#core/answers/drill-answers.ts'
@@ -6,6 +7,7 @@ import { fittingOf } from '#core/build/fittings.ts'
 import { cautionsAt } from '#core/renewal/cautions.ts'
 import { UnrolledWalls, unrolledSpan } from '#draw/unrolled-walls.tsx'
 import type { PlanDrilled } from '#records/kinds/plan.ts'
+import { useJournalTools } from '#session/journal-context.tsx'
 import { Cautions } from '#ui/cautions.tsx'
 import { Figure } from '#ui/figure.tsx'
 import { stepWords, type BenchContext } from './bench-words.ts'
@@ -30,6 +32,7 @@ export function StepCard({
   readonly onDone: (came: PlanDrilled | null) => void
   readonly onBack: (() => void) | null
 }) {
+  const { base } = useJournalTools()
   const { facts, holes, drilled, plan } = of
   const { title, note } = stepWords(step, of)
   const hole = step.what === 'drill' ? holes.find(one => one.id === step.hole) : undefined
@@ -58,6 +61,11 @@ export function StepCard({
       )}
       <h2 className={css.stepTitle}>{title}</h2>
       <p>{note}</p>
+      {step.what === 'mend' && (
+        <p>
+          <Link to={`${base}/build/${plan.planId}/drill`}>To the drill sheet</Link>
+        </p>
+      )}
       {hole && (
         <dl className={css.figures}>
           <div>

@@ -1,5 +1,5 @@
 import { USUAL_CLEARANCES, USUAL_SUPPORT } from '#core/build/arrangement.ts'
-import { CONTAINERS } from '#core/container/container.ts'
+import { CONTAINERS, type ContainerKind } from '#core/container/container.ts'
 import { baseShareOf } from '#journal/base-share.ts'
 import { outlineCandidate } from '#journal/plan-candidate.ts'
 import { NOTHING_BUILT } from '#journal/plan-unbuilt.ts'
@@ -30,8 +30,14 @@ export function likeBox(box: BoxRecord): PlanCandidate {
   }
 }
 
-/** A new plan: a clip box and a tote to begin with. @param spools what it is for */
-export const newPlan = (planId: string, name: string, roomId: string, spools: Plan['spools']): Plan => ({
+/** A new plan: a clip box and a tote to begin with, and the outline it was begun with. @param spools what it is for */
+export const newPlan = (
+  planId: string,
+  name: string,
+  roomId: string,
+  spools: Plan['spools'],
+  kind: ContainerKind | 'any' = 'any',
+): Plan => ({
   planId,
   name,
   roomId,
@@ -41,8 +47,12 @@ export const newPlan = (planId: string, name: string, roomId: string, spools: Pl
   openingsPerMonth: 4,
   clearances: { ...USUAL_CLEARANCES },
   rodDiameterMm: USUAL_SUPPORT.rodDiameterMm,
-  candidates: [outlineCandidate('clip-long'), outlineCandidate('tote')],
-  chosen: 1,
+  candidates: [
+    outlineCandidate('clip-long'),
+    outlineCandidate('tote'),
+    ...(kind === 'any' || kind === 'clip-long' || kind === 'tote' ? [] : [outlineCandidate(kind)]),
+  ],
+  chosen: kind === 'clip-long' ? 0 : kind === 'any' || kind === 'tote' ? 1 : 2,
   arrangement: null,
   charge: null,
   display: null,
