@@ -2,7 +2,7 @@ import { Link } from 'react-router'
 import { useJournalTools } from '#session/journal-context.tsx'
 import type { useBuild } from './use-build.tsx'
 import hand from '#ui/hand.module.css'
-import build from './build.module.css'
+import css from './build.module.css'
 
 /** Onto the shelf in one step; once it stands there, the way to it. */
 export function ShelfButton({
@@ -19,7 +19,7 @@ export function ShelfButton({
     return (
       <Link
         to={`${base}/box/${builder.builtAs}`}
-        className={isFilled ? `${hand.filled} ${build.filledLink}` : hand.worded}
+        className={isFilled ? `${hand.filled} ${css.filledLink}` : hand.worded}
         data-part="filled-link"
       >
         It stands on the shelf
