@@ -74,6 +74,12 @@ export function UnrolledWalls({
         <g key={wall.wall}>
           <path d={`${path(wall.outline)}Z`} className={pen.boxBody} data-wall={wall.wall} />
           <path d={path(wall.rim)} className={css.rim} />
+          {wall.wall === 'wall' && (
+            <path
+              d={path([wall.point(0, 0), wall.point(0, facts.inside.heightMm)])}
+              className={css.frontMark}
+            />
+          )}
           {figures && (
             <text
               x={
@@ -88,7 +94,7 @@ export function UnrolledWalls({
               textAnchor="middle"
               className={css.wallName}
             >
-              {wall.wall}
+              {wall.wall === 'wall' ? 'front mark' : wall.wall}
             </text>
           )}
         </g>
@@ -166,7 +172,8 @@ function Dimensions({
       ? 1
       : -1)
   const hole = at(wall.point(along, place.downMm))
-  const edge = at(wall.point(along + side * place.edgeMm, place.downMm))
+  // on a round wall it is measured from the front mark
+  const edge = at(wall.point(place.wall === 'wall' ? 0 : along + side * place.edgeMm, place.downMm))
   const half = [(hole[0] + edge[0]) / 2, (hole[1] + edge[1]) / 2] as const
   return (
     <>

@@ -10,6 +10,14 @@ import { idleEstimator, memoryStore, NOW, renderPlace } from './place-harness.ts
 /** The demonstration's journal, as tests of Build begin with it. */
 export const loftActs: readonly Act[] = boathouseLoft(NOW, 'UTC')
 
+/** The same question has the same answer: pages of one file ask it again and again, and packing is slow under Jest. */
+const judged = new Map<string, ReturnType<Estimator['candidates']>>()
+const judgeOnce: Estimator['candidates'] = (list, wish) => {
+  const key = JSON.stringify([list, wish])
+  if (!judged.has(key)) judged.set(key, sameThreadEstimator.candidates(list, wish))
+  return judged.get(key)!
+}
+
 /** Build as the app shows it at an address; candidates are judged on the same thread. */
 export function openBuild(
   at: string,
@@ -23,7 +31,7 @@ export function openBuild(
     at,
     estimator: {
       ...idleEstimator,
-      candidates: (list, wish) => sameThreadEstimator.candidates(list, wish),
+      candidates: judgeOnce,
       ...estimator,
     },
   })

@@ -146,7 +146,7 @@ export function ArrangeViews({
               pencil={pencil}
             />
           )}
-          {rod && shows && (
+          {rod && shows && view !== 'top' && (
             <Dimension
               from={[52, ABOVE]}
               to={[52, floor - rod.at[2] * scale]}

@@ -133,7 +133,9 @@ export function ClosePage({
             {mgText(total.value)} of water a day comes in
             {isWithout
               ? '; it does without beads'
-              : `; ${weight.text(filling.grams)} take it for ${daysText(days.value)} once settled`}
+              : days.value < 1
+                ? '; so leaky that beads do not hold the target'
+                : `; ${weight.text(filling.grams)} take it for ${daysText(days.value)} once settled`}
           </h1>
           <p className={hand.behind}>
             In {state.rooms.get(plan.roomId)?.name ?? 'the room'} at {inWhole(air.relativeHumidityPercent)}

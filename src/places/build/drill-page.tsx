@@ -196,6 +196,9 @@ export function DrillPage({
               {...(scale > 0.5 ? { dimensioned: mark.bare } : {})}
             />
           </div>
+          {holes.length > 0 && (
+            <HoleTable facts={facts} holes={holes} drilled={drilled} spools={spools} onEnter={setEntering} />
+          )}
         </section>
         <div className={css.beside}>
           <Rods cuts={cuts} rod={rod} spools={spools} scale={scale} />
@@ -219,9 +222,6 @@ export function DrillPage({
           )}
         </div>
       </div>
-      {holes.length > 0 && (
-        <HoleTable facts={facts} holes={holes} drilled={drilled} spools={spools} onEnter={setEntering} />
-      )}
       <p className={hand.aside}>
         {inside.section === 'round'
           ? `Round: opposite each other is half the way round. The wall leans ${leanDegrees(inside, 0).toFixed(1)}°.`

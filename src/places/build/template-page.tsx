@@ -52,6 +52,7 @@ export function TemplatePage({
   const all = tiles.length + 1
   return (
     <main className={`${hand.page} ${css.place}`} data-place="build" data-part="print">
+      <h1 className={`${hand.section} ${css.title}`}>{plan.name}: templates, 1:1</h1>
       <div className={css.acts}>
         <Link to={`${base}/build/${plan.planId}/drill`} className={hand.worded}>
           Back to the drill sheet
