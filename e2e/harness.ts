@@ -21,6 +21,8 @@ export interface OpenOptions {
   readonly search?: string
   /** A visitor with nothing kept. */
   readonly fresh?: boolean
+  /** With the service worker that keeps the app offline; left out: none, since every fresh visitor would install it anew. */
+  readonly offline?: boolean
   /** Another server than the app's own. */
   readonly at?: string
   /** Run in the page before anything else. */
@@ -60,6 +62,10 @@ export async function openStage(): Promise<Stage> {
         await page.goto(`${at}icon-180.png`)
         await giveReckoned(page)
       }
+      if (!options.offline)
+        await page.evaluateOnNewDocument(() => {
+          delete (Navigator.prototype as { serviceWorker?: unknown }).serviceWorker
+        })
       if (options.first) await page.evaluateOnNewDocument(options.first)
       const problems: string[] = []
       page.on('pageerror', error => problems.push(String(error)))

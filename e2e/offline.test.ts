@@ -23,7 +23,7 @@ const cached = (page: Page) =>
 describe('without a network', () => {
   test('under a sub-path of a plain server, then with no server at all: the shelf is there', async () => {
     const server = await plainServer(dist, '/some/where/veld/')
-    const page = await stage.open('/demo', { fresh: true, at: server.address })
+    const page = await stage.open('/demo', { fresh: true, offline: true, at: server.address })
     await settled(page)
     await cached(page)
     const before = await page.$eval('h1', h1 => h1.textContent)
@@ -48,7 +48,7 @@ describe('without a network', () => {
   }, 120_000)
 
   test('it can be installed: a manifest without a fault, icons, a worker', async () => {
-    const page = await stage.open('/demo/preferences')
+    const page = await stage.open('/demo/preferences', { offline: true })
     await page.waitForSelector('[data-place="preferences"]')
     await cached(page)
     const client = await page.createCDPSession()
@@ -67,7 +67,7 @@ describe('without a network', () => {
     const server = await plainServer(dist, '/', (name, bytes) =>
       newer && name === 'sw.js' ? `${bytes.toString()}\n// newer` : bytes,
     )
-    const page = await stage.open('/demo/preferences', { fresh: true, at: server.address })
+    const page = await stage.open('/demo/preferences', { fresh: true, offline: true, at: server.address })
     await page.waitForSelector('[data-place="preferences"]')
     await cached(page)
     await page.reload({ waitUntil: 'load' })
