@@ -25,3 +25,6 @@ export function download(file: File): void {
   // the browser reads it after the click
   setTimeout(() => URL.revokeObjectURL(address), LONG_ENOUGH_MS)
 }
+
+/** A name as part of a file's: letters and figures of any script, the rest a dash. */
+export const fileWord = (name: string): string => name.replaceAll(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()

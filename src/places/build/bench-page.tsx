@@ -9,9 +9,8 @@ import { DESICCANTS } from '#core/desiccant/catalogue.ts'
 import { drillFactsOf, rodOf } from '#journal/plan-drill.ts'
 import { askedOf } from '#journal/plan-wish.ts'
 import type { PlanRecord } from '#journal/state.ts'
-import type { Plan, PlanCandidate, PlanDrilled } from '#records/kinds/plan.ts'
-import { useJournalTools } from '#session/journal-context.tsx'
-import { useWriteAct } from '#session/writing.ts'
+import type { PlanCandidate, PlanDrilled } from '#records/kinds/plan.ts'
+import { useChangePlan } from '#session/build/change-plan.ts'
 import { Refused } from '#ui/refused.tsx'
 import { useAwake } from '#ui/use-awake.ts'
 import { useMeasures } from '#ui/use-measures.ts'
@@ -34,9 +33,8 @@ export function BenchPage({
   readonly plan: PlanRecord
   readonly candidate: PlanCandidate
 }) {
-  const { maker } = useJournalTools()
   const measures = useMeasures()
-  const write = useWriteAct()
+  const { change, write } = useChangePlan(plan)
   const isAwake = useAwake()
   const [chosen, setChosen] = useState<string | null>(null)
   const { spools, arrangement, isTried } = useStanding(plan, candidate)
@@ -71,11 +69,6 @@ export function BenchPage({
   const doneCount = steps.filter(isDone).length
   const atHand = steps.find(step => step.id === chosen) ?? steps.find(step => !isDone(step)) ?? null
   const at = atHand ? steps.indexOf(atHand) : steps.length
-  const change = (what: string, part: Partial<Plan>) =>
-    write.mutate({
-      what: `${plan.name}: ${what}`,
-      drafts: [{ kind: 'plan.changed', atMs: maker.nowMs(), payload: { planId: plan.planId, ...part } }],
-    })
   const finish = (step: BenchStep, came: PlanDrilled | null) => {
     setChosen(null)
     if (step.what === 'close') {

@@ -70,4 +70,11 @@ describe('seal and fill', () => {
     fireEvent.click(screen.getByText('Beads after all'))
     await waitFor(() => expect(plan(store).without).toEqual([]))
   })
+  test('what could not be reckoned is said, not waited for', async () => {
+    const failed = () => Promise.reject(new Error('The reckoning broke off.'))
+    openBuild('/build/coxless/close', loftActs, { grams: failed, report: failed })
+    await reckoned()
+    await waitFor(() => expect(textOf('charge')).toMatch(/The sizes could not be reckoned/))
+    await waitFor(() => expect(textOf('first-day')).toMatch(/It could not be reckoned; nothing is lost/))
+  })
 })

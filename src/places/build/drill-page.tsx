@@ -15,13 +15,14 @@ import { askedOf } from '#journal/plan-wish.ts'
 import { drillFactsOf, rodOf } from '#journal/plan-drill.ts'
 import { planSeal } from '#journal/plan-seal.ts'
 import type { PlanRecord } from '#journal/state.ts'
-import type { Plan, PlanCandidate, PlanDrilled } from '#records/kinds/plan.ts'
+import type { PlanCandidate, PlanDrilled } from '#records/kinds/plan.ts'
+import { keptArrangement } from '#session/build/move-part.ts'
+import { useChangePlan } from '#session/build/change-plan.ts'
 import { useJournal } from '#session/journal-query.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
-import { useWriteAct } from '#session/writing.ts'
 import { Cautions } from '#ui/cautions.tsx'
 import { Figure } from '#ui/figure.tsx'
-import { download } from '#ui/hand-over.ts'
+import { download, fileWord } from '#ui/hand-over.ts'
 import { Refused } from '#ui/refused.tsx'
 import { svgText } from '#ui/svg-text.ts'
 import { useMeasures } from '#ui/use-measures.ts'
@@ -52,10 +53,10 @@ export function DrillPage({
   readonly candidate: PlanCandidate
 }) {
   const { state, nowMs } = useJournal()
-  const { base, maker } = useJournalTools()
+  const { base } = useJournalTools()
   const measures = useMeasures()
   const { length, mark } = measures
-  const write = useWriteAct()
+  const { change, write } = useChangePlan(plan)
   const { ref, width } = useElementSize()
   const [entering, setEntering] = useState<Hole | null>(null)
   const [fitting, setFitting] = useState(false)
@@ -76,11 +77,6 @@ export function DrillPage({
     : []
   const seal = planSeal(plan, candidate, arrangement, spools, state, nowMs)
   const drawn = planSeal({ ...plan, drilled: [] }, candidate, arrangement, spools, state, nowMs)
-  const change = (what: string, part: Partial<Plan>) =>
-    write.mutate({
-      what: `${plan.name}: ${what}`,
-      drafts: [{ kind: 'plan.changed', atMs: maker.nowMs(), payload: { planId: plan.planId, ...part } }],
-    })
   const setDrilled = (one: PlanDrilled | null, hole: string, what: string) =>
     change(what, {
       drilled: [...plan.drilled.filter(other => other.hole !== hole), ...(one ? [one] : [])],
@@ -108,7 +104,7 @@ export function DrillPage({
   const sheets = templatesOf(facts, holes, measures)
   const paper = PAPER_OF_HERE(length.unit)
   const papers = sheets.flatMap(sheet => tilesOf(sheet, paper)).length + 1
-  const name = plan.name.replaceAll(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()
+  const name = fileWord(plan.name)
   const takeDxf = async () => {
     const { writeDxf } = await import('#formats/template/write-dxf.ts')
     download(new File([writeDxf(sheets)], `${name}-holes.dxf`, { type: 'image/vnd.dxf' }))
@@ -260,12 +256,3 @@ export function DrillPage({
     </main>
   )
 }
-
-const keptArrangement = ({ kind, axis, lines }: ReturnType<typeof matchedTo>): Plan['arrangement'] => ({
-  kind,
-  axis,
-  lines: lines.map(({ at, spools }) => ({
-    at: [at[0], at[1], at[2]],
-    spools: spools.map(({ id, alongMm }) => ({ id, alongMm })),
-  })),
-})

@@ -2,7 +2,7 @@ import { writePlanFile, withoutIds } from '#formats/plan-file/plan-file.ts'
 import type { PlanSpool } from '#journal/plan-wish.ts'
 import type { PlanRecord } from '#journal/state.ts'
 import type { PlanWish } from '#records/kinds/plan.ts'
-import { download } from '#ui/hand-over.ts'
+import { download, fileWord } from '#ui/hand-over.ts'
 import hand from '#ui/hand.module.css'
 
 /** Spools of the kit as what they measure: whoever opens the file does not have them. */
@@ -40,7 +40,7 @@ export function PlanFileButton({
       // where somebody put spools it names those of the kit: Veld arranges them anew
       arrangement: own.size > 0 ? null : plan.arrangement,
     })
-    const name = plan.name.replaceAll(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()
+    const name = fileWord(plan.name)
     download(new File([text], `${name}.veld-plan.json`, { type: 'application/json' }))
   }
   return (

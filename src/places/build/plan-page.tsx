@@ -8,9 +8,9 @@ import { outlineCandidate } from '#journal/plan-candidate.ts'
 import type { PlanRecord } from '#journal/state.ts'
 import type { Plan, PlanCandidate } from '#records/kinds/plan.ts'
 import { useCandidateReports } from '#session/build/plan-reports.ts'
+import { useChangePlan } from '#session/build/change-plan.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
-import { useWriteAct } from '#session/writing.ts'
 import { Cautions } from '#ui/cautions.tsx'
 import { Refused } from '#ui/refused.tsx'
 import { useMeasures } from '#ui/use-measures.ts'
@@ -37,7 +37,7 @@ export function PlanPage({ plan }: { readonly plan: PlanRecord }) {
   const { base, maker } = useJournalTools()
   const { length } = useMeasures()
   const navigate = useNavigate()
-  const write = useWriteAct()
+  const { change, write } = useChangePlan(plan)
   const [doing, setDoing] = useState<Doing | null>(null)
   const { ref, width } = useElementSize()
   const spools = useMemo(() => planSpools(plan, state, HUE_ORDER), [plan, state])
@@ -51,11 +51,6 @@ export function PlanPage({ plan }: { readonly plan: PlanRecord }) {
   const candidate = plan.candidates[chosen]
   // while the next is worked out the last stays; it may be of fewer
   const report = reports?.length === plan.candidates.length ? reports[chosen] : undefined
-  const change = (what: string, part: Partial<Plan>) =>
-    write.mutate({
-      what: `${plan.name}: ${what}`,
-      drafts: [{ kind: 'plan.changed', atMs: maker.nowMs(), payload: { planId: plan.planId, ...part } }],
-    })
   const setCandidates = (what: string, candidates: PlanCandidate[], at = chosen, isAnother = false) =>
     change(what, {
       candidates,

@@ -100,6 +100,16 @@ export function movePart(
   }
 }
 
+/** An arrangement as it is kept. */
+export const keptArrangement = ({ kind, axis, lines }: Arrangement): Plan['arrangement'] => ({
+  kind,
+  axis,
+  lines: lines.map(({ at, spools }) => ({
+    at: [at[0], at[1], at[2]],
+    spools: spools.map(({ id, alongMm }) => ({ id, alongMm })),
+  })),
+})
+
 /** As it is kept. */
 export const keptOf = ({
   arrangement,
@@ -108,14 +118,7 @@ export const keptOf = ({
   outletsAt,
 }: Moving): Pick<Plan, 'arrangement' | 'charge' | 'display' | 'outletsAt'> => ({
   outletsAt: outletsAt === null ? null : outletsAt.map(outlet => ({ ...outlet })),
-  arrangement: {
-    kind: arrangement.kind,
-    axis: arrangement.axis,
-    lines: arrangement.lines.map(({ at, spools }) => ({
-      at: [at[0], at[1], at[2]],
-      spools: spools.map(({ id, alongMm }) => ({ id, alongMm })),
-    })),
-  },
+  arrangement: keptArrangement(arrangement),
   charge,
   display,
 })

@@ -1,15 +1,11 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import type { BoxFacts } from '#core/evidence/facts.ts'
 import type { GramsWanted } from '#core/estimate/grams-wanted.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import { useJournalTools } from '../journal-context.tsx'
 
-const fresh = {
-  networkMode: 'always',
-  retry: false,
-  staleTime: Infinity,
-  placeholderData: keepPreviousData,
-} as const
+// no figure of another filling stands while the next is worked out
+const fresh = { networkMode: 'always', retry: false, staleTime: Infinity } as const
 
 /** Grams a planned box wants for so many weeks: as its spools come from the room, with them dried, with a better seal. */
 export function usePlanGrams(facts: BoxFacts | null, weeks: number) {
