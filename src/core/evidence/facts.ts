@@ -108,4 +108,6 @@ export interface ReadingFacts {
   readonly temperatureC: number
   readonly relativeHumidityPercent: PercentRh
   readonly settled: boolean
+  /** The display that showed it; left out: the one the box always had. */
+  readonly displayId?: string
 }
