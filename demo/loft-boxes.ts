@@ -1,7 +1,6 @@
 import type { ContainerKind } from '#core/container/container.ts'
 import type { LidKind } from '#core/container/lid.ts'
 import type { HolderKind } from '#core/container/holder.ts'
-import type { DrawValues } from '#core/estimate/unknowns.ts'
 import type { MaterialId } from '#core/filament/material.ts'
 import type { MonthlyProfile } from '#core/room/climate.ts'
 import type { Draft } from '#records/act.ts'
@@ -25,6 +24,15 @@ export interface LoftSpool {
   readonly inDaysAgo?: number
 }
 
+/** Where the truth of a box differs from the middle of what is told; wetness by what was told of the spools. */
+export interface LoftTruth {
+  readonly leakLPerH?: number
+  readonly wetnessShares?: Readonly<Record<string, number>>
+  /** Of its first beads. */
+  readonly freshnessShare?: number
+  readonly massDeviations?: number
+}
+
 export interface LoftBox {
   readonly id: string
   readonly name: string
@@ -44,7 +52,7 @@ export interface LoftBox {
   readonly indicator?: Indicator
   readonly spools: readonly LoftSpool[]
   /** What is really so; the journal does not know it. */
-  readonly truth: Partial<DrawValues>
+  readonly truth: LoftTruth
   readonly events?: readonly {
     readonly daysAgo: number
     readonly what: string
@@ -142,7 +150,7 @@ export const BOXES: readonly LoftBox[] = [
       spool('ASA ember', 'ASA', 'ember', 520),
       spool('ASA moss', 'ASA', 'moss', 880),
     ],
-    truth: { leakLPerH: 0.21, wetnessShare: { 'sealed bag': 0.68 } },
+    truth: { leakLPerH: 0.21, wetnessShares: { 'sealed bag': 0.68 } },
   },
   {
     id: 'launch',
@@ -165,7 +173,7 @@ export const BOXES: readonly LoftBox[] = [
       spool('ASA hull', 'ASA', 'ink', 950, 'weeks in the room', { cardboardG: 215, inDaysAgo: 45 }),
       spool('ASA rope', 'ASA', 'bone', 900, 'weeks in the room', { cardboardG: 215, inDaysAgo: 45 }),
     ],
-    truth: { leakLPerH: 0.45, wetnessShare: { 'sealed bag': 0.48, 'weeks in the room, later': 0.6 } },
+    truth: { leakLPerH: 0.45, wetnessShares: { 'sealed bag': 0.48, 'weeks in the room, later': 0.6 } },
     events: [heated(61, 115, 2), opened(45), heated(30, 115, 2)],
   },
   {

@@ -3,7 +3,8 @@ import { bufferAt } from '#core/estimate/buffer.ts'
 import { historyNetwork, modelOfDraw } from '#core/estimate/model-of-draw.ts'
 import { atReadingTemperature } from '#core/estimate/likelihood.ts'
 import { seededRandom, type RandomSource } from '#core/estimate/random.ts'
-import { drawValues, unknownsOf } from '#core/estimate/unknowns.ts'
+import { drawValues, unknownsOf, type DrawValues } from '#core/estimate/unknowns.ts'
+import type { BoxFacts } from '#core/evidence/facts.ts'
 import { CONTAINERS } from '#core/container/container.ts'
 import { USUAL_SPOOL } from '#core/filament/winding.ts'
 import { simulate } from '#core/network/simulate.ts'
@@ -15,7 +16,7 @@ import { fold } from '#journal/fold.ts'
 import { msFromSeconds, secondsFromMs } from '#units/time.ts'
 import { plansDrafts } from './loft-plans.ts'
 import { sparesDrafts } from './loft-spares.ts'
-import { BOXES, LOFT_CLIMATE, type LoftBox, type LoftSpool } from './loft-boxes.ts'
+import { BOXES, LOFT_CLIMATE, type LoftBox, type LoftTruth, type LoftSpool } from './loft-boxes.ts'
 
 const HOUR = 3_600_000
 const DAY = 24 * HOUR
@@ -198,6 +199,17 @@ function roomReading(atMs: number, random: RandomSource): Draft {
   }
 }
 
+function truthOf(facts: BoxFacts, usual: DrawValues, truth: LoftTruth): DrawValues {
+  const { leakLPerH = usual.leakLPerH, massDeviations = 0, freshnessShare = 0.5, wetnessShares = {} } = truth
+  return {
+    ...usual,
+    leakLPerH,
+    beads: { ...usual.beads, massDeviations },
+    freshnessShares: facts.charges.map((_, i) => (i === 0 ? freshnessShare : 0.5)),
+    wetnessShares: facts.spools.map(spool => wetnessShares[spool.wetness.group] ?? 0.5),
+  }
+}
+
 /** What the display showed in a box whose truth is the scenario's: offset, new error, whole per cent, floor. */
 function displayed(
   bare: ReturnType<typeof fold>,
@@ -209,7 +221,8 @@ function displayed(
   const facts = boxFacts(bare, boxView(bare, box.id, nowMs)!, nowMs)!
   const unknowns = unknownsOf(facts)
   const usual = drawValues(facts, unknowns, new Float64Array(unknowns.length))
-  const truth = { ...usual, ...box.truth, offsetRhPercent: 1.4 * random.normal() }
+  const truth = truthOf(facts, usual, box.truth)
+  const offsetRh = 1.4 * random.normal()
   const model = modelOfDraw(facts, truth)
   const { surroundings } = model
   const outputS = timesMs.map(secondsFromMs)
@@ -224,7 +237,7 @@ function displayed(
     const temperatureC = Math.round(2 * (point.temperatureC + 0.3 * random.normal())) / 2
     const shown =
       atReadingTemperature(bufferAt(model, atS), run.airRhPercent[i]!, point.temperatureC, temperatureC) +
-      truth.offsetRhPercent +
+      offsetRh +
       NEW_ERROR * random.normal()
     return {
       kind: 'reading.taken',

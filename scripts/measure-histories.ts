@@ -20,6 +20,8 @@ export interface Measured {
   readonly lineDays: number | null
   readonly lastTimeDays: number | null
   readonly contradicts: boolean
+  /** The first of what the report takes to be wrong; null: nothing, or it cannot tell. */
+  readonly cause: string | null
   readonly ms: number
 }
 
@@ -40,6 +42,7 @@ export function measured(part: Part, { seed, pace, facts, leftS }: Kept): Measur
     lineDays: straightLineDays(facts),
     lastTimeDays: asLastTimeDays(facts),
     contradicts: report.contradiction !== null,
+    cause: null,
     ms,
   }
 }

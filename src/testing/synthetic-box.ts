@@ -8,7 +8,8 @@ import { CLIMATES, type ClimateKind } from '#core/room/climate.ts'
 import { USUAL_HYGROMETER } from '#core/reading/hygrometer.ts'
 import type { BoxFacts, ReadingFacts } from '#core/evidence/facts.ts'
 import { historyNetwork, modelOfDraw } from '#core/estimate/model-of-draw.ts'
-import { MODEL_SPREAD_RH } from '#core/estimate/likelihood.ts'
+import { MODEL_MEMORY_S, MODEL_SPREAD_RH } from '#core/estimate/likelihood.ts'
+import { displayErrorRh } from '#core/estimate/posterior.ts'
 import type { RandomSource } from '#core/estimate/random.ts'
 import { drawValues, unknownsOf, type DrawValues } from '#core/estimate/unknowns.ts'
 
@@ -104,11 +105,14 @@ export function readingsOf(
   const run = simulate(network, { fromS: facts.fromS, toS: facts.nowS, outputS })
   const newEachTime = (facts.hygrometer.accuracyPercentRh / 2) * 0.6
   const point = { temperatureC: 0, vapourDensityGPerL: 0 }
+  let world = MODEL_SPREAD_RH * random.normal()
+  const kept = Math.exp((-1 * secondsFromDays(everyDays)) / MODEL_MEMORY_S)
   return outputS.map((atS, i) => {
     surroundings.at(atS, point)
     // the display's own error, and the world's: a true box misses the model by as much as the estimator allows for
-    const missed = Math.hypot(newEachTime, MODEL_SPREAD_RH) * random.normal()
-    const shown = run.airRhPercent[i]! + truth.offsetRhPercent + missed
+    const missed = displayErrorRh(facts, truth, { atS, display: 0 }) + newEachTime * random.normal() + world
+    world = kept * world + Math.sqrt(1 - kept ** 2) * MODEL_SPREAD_RH * random.normal()
+    const shown = run.airRhPercent[i]! + missed
     return {
       atS,
       temperatureC: Math.round(point.temperatureC * 2) / 2,

@@ -1,10 +1,12 @@
-import { standardMiss, type Observation } from './likelihood.ts'
-import type { Posterior } from './posterior.ts'
+import { missesOf, type Observation } from './likelihood.ts'
+import type { Draw, Posterior } from './posterior.ts'
 import { weightedMean } from './weighted.ts'
 import type { Unknown } from './unknowns.ts'
 
-/** Readings that no draw can explain. */
+/** Readings that no account of the box explains. */
 export interface Contradiction {
+  /** In all that was seen, or in the last few readings alone: those are what a date rests on. */
+  readonly where: 'all' | 'last'
   readonly chiSquare: number
   readonly limit: number
   readonly observations: number
@@ -21,61 +23,86 @@ export interface Contradiction {
 }
 
 /**
- * Upper 0.1 % point of χ² with n degrees of freedom. Source: Wilson & Hilferty 1931 (from memory); within 2 % for n ≥ 3.
+ * Upper point of χ² with n degrees of freedom. Source: Wilson & Hilferty 1931 (from memory); within 2 % for n ≥ 3.
+ * @param z of a standard normal: 3.0902 for 0.1 %
  */
-export function chiSquareLimit(n: number): number {
-  const z = 3.0902
+export function chiSquareLimit(n: number, z = 3.0902): number {
   const part = 2 / (9 * n)
   return n * (1 - part + z * Math.sqrt(part)) ** 3
 }
 
+const LAST = 4
+/** One odd reading is odd, not a contradiction of all the others: it counts for no more than this many deviations. */
+const MOST_OF_ONE = 3.5
+/** The last reading of all can't be told from a change that has just begun: beyond this it is asked about. */
+const ODD_LAST = 4.5
+
 /**
- * The stated test: the least Σ(miss/σ)² among the draws, σ being the instrument's error new at each reading together
- * with the model's own, against the upper 0.1 % point of χ² with as many degrees of freedom as observations.
+ * The stated tests, at the likeliest draw, with the innovations of the readings (each against what all before it led to
+ * expect): Σ(miss/σ)² of all, of the last four readings, and the last one alone, against upper points of χ².
  * @returns null while the readings and what was told can both be true
  */
 export function findContradiction(
-  posterior: Posterior,
+  posterior: Pick<Posterior, 'draws' | 'weights'>,
   observations: readonly Observation[],
   unknowns: readonly Unknown[],
 ): Contradiction | null {
   if (observations.length === 0) return null
-  let best = posterior.draws[0]!
-  let least = Infinity
-  for (const draw of posterior.draws) {
-    if (!Number.isFinite(draw.logLikelihood)) continue
-    const sum = observations.reduce(
-      (total, observation, i) => total + standardMiss(observation, draw.predicted[i]!) ** 2,
-      0,
-    )
-    if (sum < least) {
-      least = sum
-      best = draw
+  const best = likeliest(posterior)
+  const misses = missesOf(observations, best.predicted).map(({ innovation, deviation }) =>
+    Math.abs(innovation / deviation),
+  )
+  const squares = misses.map(miss => Math.min(miss, MOST_OF_ONE) ** 2)
+  const readings = observations.flatMap(({ kind }, i) => (kind === 'reading' ? [i] : []))
+  const lastOnes = readings.slice(-LAST)
+  const sum = (of: readonly number[]) => of.reduce((total, i) => total + squares[i]!, 0)
+  const said = (where: Contradiction['where'], of: readonly number[], limit: number): Contradiction => {
+    const worst = of.reduce((a, b) => (misses[b]! > misses[a]! ? b : a))
+    return {
+      where,
+      chiSquare: sum(of),
+      limit,
+      observations: of.length,
+      worst: {
+        kind: observations[worst]!.kind,
+        atS: observations[worst]!.atS,
+        seen: observations[worst]!.value,
+        expected: best.predicted[worst]!,
+        sigma: observations[worst]!.sigma,
+      },
+      strained: strainedMost(posterior, unknowns),
     }
   }
-  const limit = chiSquareLimit(observations.length)
-  if (least <= limit) return null
-  const misses = observations.map((observation, i) => Math.abs(standardMiss(observation, best.predicted[i]!)))
-  const worst = misses.indexOf(Math.max(...misses))
+  const all = observations.map((_, i) => i)
+  const limit = chiSquareLimit(all.length)
+  if (sum(all) > limit) return said('all', all, limit)
+  if (lastOnes.length === LAST && readings.length > LAST) {
+    const ofLast = chiSquareLimit(LAST)
+    if (sum(lastOnes) > ofLast) return said('last', lastOnes, ofLast)
+  }
+  const newest = readings.at(-1)
+  if (newest !== undefined && readings.length > 1 && misses[newest]! > ODD_LAST)
+    return said('last', [newest], ODD_LAST ** 2)
+  return null
+}
+
+const likeliest = ({ draws }: Pick<Posterior, 'draws'>): Draw => {
+  const misfit = ({ z, logLikelihood }: Draw) =>
+    0.5 * z.reduce((total, value) => total + value * value, 0) - logLikelihood
+  return draws.reduce((best, draw) => (misfit(draw) < misfit(best) ? draw : best))
+}
+
+function strainedMost(
+  { draws, weights }: Pick<Posterior, 'draws' | 'weights'>,
+  unknowns: readonly Unknown[],
+): string {
   const pulls = unknowns.map((_, k) =>
     Math.abs(
       weightedMean(
-        posterior.draws.map(draw => draw.z[k]!),
-        posterior.weights,
+        draws.map(draw => draw.z[k]!),
+        weights,
       ),
     ),
   )
-  return {
-    chiSquare: least,
-    limit,
-    observations: observations.length,
-    worst: {
-      kind: observations[worst]!.kind,
-      atS: observations[worst]!.atS,
-      seen: observations[worst]!.value,
-      expected: best.predicted[worst]!,
-      sigma: observations[worst]!.sigma,
-    },
-    strained: unknowns[pulls.indexOf(Math.max(...pulls))]!.name,
-  }
+  return unknowns[pulls.indexOf(Math.max(...pulls))]!.cause
 }

@@ -5,6 +5,8 @@ import { saturationDensityGPerL } from '../air/vapour.ts'
 import type { BoxFacts } from '../evidence/facts.ts'
 import { isPresent } from '../model/box-model.ts'
 import { findContradiction } from './contradiction.ts'
+import { displayErrorRh } from './posterior.ts'
+import { displayOf, displaysOf } from './displays.ts'
 import { futureCurves, pastCurve } from './curves.ts'
 import { floorOf } from './floor.ts'
 import {
@@ -14,7 +16,7 @@ import {
   leavesAtS,
   sharesOfDates,
   TWENTIETHS,
-  weightyDraws,
+  standingDraws,
   worthOfKnowing,
   type StandingDraw,
 } from './forecast.ts'
@@ -22,8 +24,7 @@ import { gramsWanted, REMEDIES, type GramsWanted } from './grams-wanted.ts'
 import { observationsOf } from './likelihood.ts'
 import { middleDraw } from './middle-draw.ts'
 import { HORIZON_S } from './model-of-draw.ts'
-import { samplePosterior } from './posterior.ts'
-import { seededRandom } from './random.ts'
+import { sampleAccounts } from './accounts.ts'
 import type { BoxReport } from './report.ts'
 import { chargesNow, spoolsNow, streamsNow, streamsOf } from './state-now.ts'
 import { strictestCost } from './strictest.ts'
@@ -81,19 +82,20 @@ export function gramsOf(
 export function ensembleOf(facts: BoxFacts, options: ReportOptions = {}): Ensemble {
   const unknowns = unknownsOf(facts)
   const observations = observationsOf(facts)
-  const posterior = samplePosterior(facts, unknowns, observations, seededRandom(options.seed ?? USUAL_SEED), {
-    drawsPerRound: options.drawsPerRound ?? (observations.length === 0 ? FROM_PRIORS : 250),
-    maxAdaptiveRounds: 8,
-    enoughEffectiveDraws: 350,
+  const posterior = sampleAccounts(facts, unknowns, observations, options.seed ?? USUAL_SEED, {
+    drawsPerRound: options.drawsPerRound ?? (observations.length === 0 ? FROM_PRIORS : 200),
+    maxAdaptiveRounds: 6,
+    enoughEffectiveDraws: 220,
     ...(options.shouldStop ? { shouldStop: options.shouldStop } : {}),
   })
-  const standing = weightyDraws(posterior)
+  const standing = standingDraws(posterior)
   const target = facts.targetRhPercent
   const { draws, weights, datesS, unfinished } = datedDraws(standing.draws, standing.weights, draw =>
     target === null ? facts.nowS + HORIZON_S : leavesAtS(facts, draw, target),
   )
   if (draws.length === 0) throw new Error('No run of this box came to its end.')
   const middle = middleDraw(draws, weights, datesS, firstPresent(facts))
+  const display = lastDisplay(facts)
   const point = { temperatureC: 0, vapourDensityGPerL: 0 }
   middle.model.surroundings.at(facts.nowS, point)
   const temperatureC = point.temperatureC
@@ -116,6 +118,8 @@ export function ensembleOf(facts: BoxFacts, options: ReportOptions = {}): Ensemb
     effectiveDraws: posterior.effectiveDraws,
     likelihoodPower: posterior.likelihoodPower,
     unfinishedDraws: unfinished,
+    ends: posterior.ends,
+    accounts: posterior.accounts,
     contradiction: findContradiction(posterior, observations, unknowns),
     leaves,
     strictest: strictestCost(facts, draws, weights),
@@ -123,7 +127,7 @@ export function ensembleOf(facts: BoxFacts, options: ReportOptions = {}): Ensemb
     worth: target === null ? [] : worthOfKnowing(draws, weights, datesS, unknowns, facts.nowS),
     expectedRhPercent: TWENTIETHS.map(share =>
       weightedQuantile(
-        draws.map(draw => draw.airRhNowPercent + draw.values.offsetRhPercent),
+        draws.map(draw => draw.airRhNowPercent + displayErrorRh(facts, draw.values, { atS: facts.nowS, display })),
         weights,
         share,
       ),
@@ -170,6 +174,12 @@ export function ensembleOf(facts: BoxFacts, options: ReportOptions = {}): Ensemb
     ],
   }
   return { report, draws, weights, inflows }
+}
+
+/** The display read last: what it would show now is what the next reading is held against. */
+const lastDisplay = (facts: BoxFacts): number => {
+  const last = facts.readings.at(-1)
+  return last ? displaysOf(facts).findIndex(one => one.id === displayOf(last)) : 0
 }
 
 /** The charge that has been inside longest, in the facts' order. */

@@ -7,6 +7,7 @@ import { futureModel, HORIZON_S } from './model-of-draw.ts'
 import { ENSEMBLE_TOLERANCES, type Draw, type Posterior } from './posterior.ts'
 import {
   effectiveCount,
+  evenPicks,
   spreadOf,
   weightedCorrelationSquared,
   weightedMean,
@@ -17,8 +18,6 @@ import type { Unknown } from './unknowns.ts'
 
 /** A box above its target may still be drying down after work on it: it gets this long before it counts as over. */
 const GRACE_S = secondsFromDays(3)
-/** Draws lighter than this share of the heaviest cannot move a 10 % point: they are not run into the future. */
-const LIGHT = 1e-3
 
 export interface LeaveDates {
   readonly spread: Spread
@@ -58,21 +57,28 @@ export function leavesAtS(
 /** A draw whose history ran to its end. */
 export type StandingDraw = Draw & { readonly now: BoxState }
 
-/** Draws that carry weight, their weights made to sum to 1 again. */
-export function weightyDraws(posterior: Posterior): { draws: StandingDraw[]; weights: Float64Array } {
-  const top = Math.max(...posterior.weights)
-  const kept = posterior.draws
+/**
+ * As many draws of like weight as answers are read off, picked at even steps of the weight along how damp the air is now:
+ * to run a thousand draws into the future, most of them as good as weightless, would tell no more.
+ */
+export function standingDraws(posterior: Posterior): { draws: StandingDraw[]; weights: Float64Array } {
+  const all = posterior.draws
     .map((draw, i) => ({ draw, weight: posterior.weights[i]! }))
-    .filter(
-      (item): item is { draw: StandingDraw; weight: number } =>
-        item.weight >= LIGHT * top && item.draw.now !== null,
-    )
-  const sum = kept.reduce((total, { weight }) => total + weight, 0)
+    .filter((item): item is { draw: StandingDraw; weight: number } => item.weight > 0 && item.draw.now !== null)
+  const sum = all.reduce((total, { weight }) => total + weight, 0)
+  const picks = evenPicks(
+    all.map(({ draw }) => draw.airRhNowPercent),
+    all.map(({ weight }) => weight / sum),
+    STANDING,
+  )
+  const counts = new Map<number, number>()
+  for (const pick of picks) counts.set(pick, (counts.get(pick) ?? 0) + 1)
   return {
-    draws: kept.map(({ draw }) => draw),
-    weights: Float64Array.from(kept, ({ weight }) => weight / sum),
+    draws: [...counts.keys()].map(i => all[i]!.draw),
+    weights: Float64Array.from(counts.values(), count => count / picks.length),
   }
 }
+const STANDING = 300
 
 /** Draws with the date each gives, without those whose run did not finish; weights sum to 1 again. */
 export function datedDraws(
@@ -115,7 +121,7 @@ export function causesOfWidth(
   return unknowns
     .map((unknown, k) => ({
       id: unknown.id,
-      name: unknown.name,
+      name: unknown.cause,
       share: weightedCorrelationSquared(
         draws.map(draw => draw.z[k]!),
         datesS,
@@ -163,7 +169,7 @@ export function worthOfKnowing(
 ): Worth[] {
   const worth: Worth[] = []
   unknowns.forEach((unknown, k) => {
-    if (unknown.ask === null) return
+    if (unknown.asks === null) return
     const column = draws.map(draw => draw.z[k]!)
     const mean = weightedMean(column, weights)
     const deviation = Math.sqrt(
@@ -180,7 +186,7 @@ export function worthOfKnowing(
     if (effectiveCount(held) >= FEWEST_DRAWS)
       worth.push({
         id: unknown.id,
-        ask: unknown.ask,
+        ask: unknown.asks,
         spread: spreadOf(datesS, held),
         sharesOfDates: sharesOfDates(datesS, held),
       })

@@ -1,43 +1,56 @@
+import { daysFromSeconds, secondsFromDays } from '#units/time.ts'
 import { normalCdf } from '../normal.ts'
 import { rhAtConstantLoadingPercent, type Sorbent } from '../sorbent/sorbent.ts'
-import type { BoxFacts } from '../evidence/facts.ts'
-import { OFFSET_SHARE } from './unknowns.ts'
+import type { BoxFacts, ReadingFacts } from '../evidence/facts.ts'
+import { displayOf, displaysOf } from './displays.ts'
+import { OFFSET_SHARE } from './offset-share.ts'
 
-/** What the lumped model itself may miss a reading by, % RH, one standard deviation. */
+/**
+ * What the model itself may miss the air by, % RH, one standard deviation, and how long it goes on missing it the same
+ * way: its weather is a usual year's, its spools are lumped, its beads are a catalogue's. However many readings are taken
+ * within that time, they share it.
+ */
 export const MODEL_SPREAD_RH = 1
+export const MODEL_MEMORY_S = secondsFromDays(20)
 
 /** What the model's water in the beads may be wrong by, one standard deviation: a share of it, and at least so much. */
 const MODEL_SHARE_OF_WATER = 0.01
 const LEAST_SIGMA_G = 0.02
+/** Readings of one day beyond so many tell nothing more: they share the display's mood and the day. */
+const MOST_OF_A_DAY = 4
 
 /** One thing seen that a draw must answer for. */
 export interface Observation {
   readonly kind: 'reading' | 'weighing' | 'colour'
   readonly atS: number
   readonly value: number
+  /** Of what is new at each observation. */
   readonly sigma: number
   /** A display at its floor says "at most this". */
   readonly censored: boolean
   /** Of the charge weighed or looked at, in the facts' order; null for a reading. */
   readonly charge: number | null
+  /** Of the display that showed it, in their order; null for what no display showed. */
+  readonly display: number | null
   readonly temperatureC: number
 }
 
-/** All settled readings, all weighings and colours, in order of time. */
+/** Settled readings, those of a display and a day as one; all weighings and colours; in order of time. */
 export function observationsOf(facts: BoxFacts): Observation[] {
   const newEachTime = (facts.hygrometer.accuracyPercentRh / 2) * Math.sqrt(1 - OFFSET_SHARE ** 2)
-  const readingSigma = Math.hypot(newEachTime, MODEL_SPREAD_RH)
-  const list: Observation[] = facts.readings
-    .filter(reading => reading.settled && reading.atS <= facts.nowS)
-    .map(reading => ({
+  const list: Observation[] = daysOfReadings(facts).map(({ display, readings }) => {
+    const value = middleOf(readings.map(reading => reading.relativeHumidityPercent))
+    return {
       kind: 'reading',
-      atS: reading.atS,
-      value: reading.relativeHumidityPercent,
-      sigma: readingSigma,
-      censored: reading.relativeHumidityPercent <= facts.hygrometer.floorPercentRh,
+      atS: middleOf(readings.map(reading => reading.atS)),
+      value,
+      sigma: newEachTime / Math.sqrt(Math.min(readings.length, MOST_OF_A_DAY)),
+      censored: value <= facts.hygrometer.floorPercentRh,
       charge: null,
-      temperatureC: reading.temperatureC,
-    }))
+      display,
+      temperatureC: middleOf(readings.map(reading => reading.temperatureC)),
+    }
+  })
   facts.charges.forEach((charge, index) => {
     for (const weighing of charge.weighings)
       if (weighing.atS <= facts.nowS)
@@ -52,6 +65,7 @@ export function observationsOf(facts: BoxFacts): Observation[] {
           ),
           censored: false,
           charge: index,
+          display: null,
           temperatureC: 0,
         })
     for (const look of charge.looks)
@@ -63,10 +77,32 @@ export function observationsOf(facts: BoxFacts): Observation[] {
           sigma: look.sigmaGPerG,
           censored: false,
           charge: index,
+          display: null,
           temperatureC: 0,
         })
   })
   return list.sort((a, b) => a.atS - b.atS)
+}
+
+/** Settled readings by display and day; both in order of time. */
+function daysOfReadings(facts: BoxFacts): { display: number; readings: ReadingFacts[] }[] {
+  const displays = displaysOf(facts).map(display => display.id)
+  const days = new Map<string, { display: number; readings: ReadingFacts[] }>()
+  for (const reading of facts.readings) {
+    if (!reading.settled || reading.atS > facts.nowS) continue
+    const display = displays.indexOf(displayOf(reading))
+    const key = `${display} ${Math.floor(daysFromSeconds(reading.atS))}`
+    const day = days.get(key)
+    if (day) day.readings.push(reading)
+    else days.set(key, { display, readings: [reading] })
+  }
+  return [...days.values()]
+}
+
+function middleOf(values: readonly number[]): number {
+  const sorted = [...values].sort((a, b) => a - b)
+  const middle = sorted.length >> 1
+  return sorted.length % 2 === 1 ? sorted[middle]! : (sorted[middle - 1]! + sorted[middle]!) / 2
 }
 
 /** The model's RH carried to the temperature the display showed, at the constant loading of what buffers the air. */
@@ -82,38 +118,110 @@ export const atReadingTemperature = (
     toTemperatureC: readingC,
   })
 
-/** Miss in units of the observation's own spread; a floor reading is missed only by being above it. */
-export function standardMiss(observation: Observation, predicted: number): number {
-  if (observation.censored && predicted <= observation.value) return 0
-  return (observation.value - predicted) / observation.sigma
-}
-
 /** A display shows whole per cent: at its floor the true reading is below the next half. */
 const HALF_STEP = 0.5
 /** A floor on the probability of a floor reading, so that a hopeless draw stays comparable with another. */
 const LEAST_PROBABILITY = 1e-12
+/** Freedoms of the distribution that misses follow: its tails let one odd reading be odd. */
+const FREEDOMS = 4
+/** Share of readings that are slips, anything from 0 to 100; common practice knows them, none has counted them. */
+const SLIPS = 0.01
+const SLIP_DENSITY = SLIPS / 100
+/** ln of the constant of Student's t with four degrees of freedom: 3/8. */
+const T4 = Math.log(0.375)
 
-const missOf = (observation: Observation, predicted: number): number =>
-  (observation.value + (observation.censored ? HALF_STEP : 0) - predicted) / observation.sigma
-
-export function logLikelihood(observations: readonly Observation[], predicted: ArrayLike<number>): number {
-  let sum = 0
-  observations.forEach((observation, i) => {
-    const miss = missOf(observation, predicted[i]!)
-    sum += observation.censored ? Math.log(Math.max(normalCdf(miss), LEAST_PROBABILITY)) : -0.5 * miss * miss
-  })
-  return sum
+/** How one observation stands to what was predicted of it, the model's own lasting error taken into account. */
+export interface Miss {
+  /** Of what was seen beyond what was predicted, in the observation's unit. */
+  readonly innovation: number
+  /** Its standard deviation. */
+  readonly deviation: number
+  readonly logLikelihood: number
+  /** d logLikelihood / d prediction, and minus the second derivative as a fit takes it (at least 0). */
+  readonly gradient: number
+  readonly curvature: number
+  /** How much of the model's error is believed to have shown itself here, per unit of innovation. */
+  readonly gain: number
+  /** What is left of the last one's error by now, 0…1. */
+  readonly kept: number
 }
 
-/** First derivative of one observation's log likelihood by what is predicted, and minus the second (at least 0). */
-export function logLikelihoodShape(
-  observation: Observation,
-  predicted: number,
-): { gradient: number; curvature: number } {
-  const { sigma, censored } = observation
-  const miss = missOf(observation, predicted)
-  if (!censored) return { gradient: miss / sigma, curvature: 1 / sigma ** 2 }
-  const density = Math.exp(-0.5 * miss * miss) / Math.sqrt(2 * Math.PI)
-  const hazard = density / Math.max(normalCdf(miss), LEAST_PROBABILITY)
-  return { gradient: -hazard / sigma, curvature: Math.max(0, hazard * (hazard + miss)) / sigma ** 2 }
+/**
+ * All observations of one draw in order. The model's error in the air wanders with a memory of weeks and is followed as
+ * a Kalman filter does (Kalman 1960, from memory), each miss weighed down where it lies in the tail of Student's t
+ * (Meinhold & Singpurwalla 1989, from memory): so that many readings of one fortnight say little more than a few.
+ */
+export function missesOf(observations: readonly Observation[], predicted: ArrayLike<number>): Miss[] {
+  let error = 0
+  let variance = MODEL_SPREAD_RH ** 2
+  let lastS = Number.NaN
+  return observations.map((observation, i) => {
+    const { sigma, censored } = observation
+    const miss = observation.value - predicted[i]!
+    if (observation.kind !== 'reading') return robust(miss, sigma, 0, 1)
+    const kept = Number.isNaN(lastS) ? 1 : Math.exp(-Math.abs(observation.atS - lastS) / MODEL_MEMORY_S)
+    lastS = observation.atS
+    error *= kept
+    variance = kept ** 2 * variance + (1 - kept ** 2) * MODEL_SPREAD_RH ** 2
+    const deviation = Math.sqrt(variance + sigma ** 2)
+    if (censored) return { ...floored(miss - error, deviation), kept }
+    const { curvature, ...shape } = robust(miss - error, deviation, variance, kept)
+    // what lies in the tail tells as little of the model's error as of anything else
+    const weight = curvature * deviation ** 2
+    const gain = weight > 1e-9 ? variance / (variance + sigma ** 2 / weight) : 0
+    error += gain * shape.innovation
+    variance *= 1 - gain
+    return { ...shape, curvature, gain, kept }
+  })
+}
+
+function robust(innovation: number, deviation: number, variance: number, kept: number): Miss {
+  const u = innovation / deviation
+  const regular = Math.exp(T4) * (1 + (u * u) / FREEDOMS) ** (-(FREEDOMS + 1) / 2) / deviation
+  const density = (1 - SLIPS) * regular + (variance > 0 ? SLIP_DENSITY : 0)
+  const weight = (((1 - SLIPS) * regular) / density) * ((FREEDOMS + 1) / (FREEDOMS + u * u))
+  return {
+    innovation,
+    deviation,
+    logLikelihood: Math.log(density),
+    gradient: (weight * u) / deviation,
+    curvature: weight / deviation ** 2,
+    gain: 0,
+    kept,
+  }
+}
+
+/** A reading at the floor is missed only by being above it. */
+function floored(miss: number, deviation: number): Omit<Miss, 'kept'> {
+  const u = (miss + HALF_STEP) / deviation
+  const share = Math.max(normalCdf(u), LEAST_PROBABILITY)
+  const density = Math.exp(-0.5 * u * u) / Math.sqrt(2 * Math.PI)
+  const hazard = density / share
+  return {
+    innovation: Math.min(0, miss),
+    deviation,
+    logLikelihood: Math.log((1 - SLIPS) * share + SLIPS),
+    gradient: -hazard / deviation,
+    curvature: Math.max(0, hazard * (hazard + u)) / deviation ** 2,
+    gain: 0,
+  }
+}
+
+export const logLikelihood = (observations: readonly Observation[], predicted: ArrayLike<number>): number =>
+  missesOf(observations, predicted).reduce((sum, miss) => sum + miss.logLikelihood, 0)
+
+/** How a change of what is predicted shows in the innovations: what the filter takes for the model's error is gone. */
+export function throughFilter(
+  observations: readonly Observation[],
+  misses: readonly Miss[],
+  slope: ArrayLike<number>,
+): Float64Array {
+  let taken = 0
+  return Float64Array.from(observations, (observation, i) => {
+    if (observation.kind !== 'reading') return slope[i]!
+    taken *= misses[i]!.kept
+    const left = slope[i]! - taken
+    taken += misses[i]!.gain * left
+    return left
+  })
 }

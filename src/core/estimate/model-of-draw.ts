@@ -11,15 +11,16 @@ import { DESICCANTS } from '../desiccant/catalogue.ts'
 import { freshnessRange } from '../evidence/freshness.ts'
 import { betweenRh, spoolStart } from '../evidence/spool-start.ts'
 import { DRY_MASS_SPREAD } from '../evidence/weighing.ts'
-import type { BoxFacts, ChargeFacts, SpoolFacts } from '../evidence/facts.ts'
+import type { BoxFacts, ChargeFacts, HeatingFacts, SpoolFacts } from '../evidence/facts.ts'
 import { spoolSolidsL } from '../filament/winding.ts'
 import { settledOpenings } from '../model/openings.ts'
-import type { BoxModel, ChargeModel, Inlet, SpoolModel } from '../model/box-model.ts'
+import { isPresent, type BoxModel, type ChargeModel, type Inlet, type SpoolModel } from '../model/box-model.ts'
 import type { Surroundings } from '../network/network.ts'
 import { loadingAfterHeatGPerG } from '../renewal/loading-after-heat.ts'
 import { usualRenewalC } from '../renewal/ways.ts'
 import { courseSurroundings, roomCourse, type RoomCourse } from '../room/climate.ts'
-import type { DrawValues } from './unknowns.ts'
+import type { Amiss } from './amiss.ts'
+import { isOfNow, type DrawValues } from './unknowns.ts'
 
 const HOURS_PER_MONTH = 730.5
 const USUAL_OPEN_SECONDS = 30
@@ -38,7 +39,7 @@ export function drawSurroundings(facts: BoxFacts, values: DrawValues): Surroundi
   const course =
     courses.get(facts) ?? roomCourse({ ...facts.room, fromS: facts.fromS, toS: facts.nowS + HORIZON_S })
   courses.set(facts, course)
-  return courseSurroundings(course, values.roomFactor)
+  return courseSurroundings(course, values.roomFactor, { fromS: facts.nowS, factor: values.aheadFactor })
 }
 
 /** Habitual openings as a steady conductance: each exchanges a share of the free air. */
@@ -81,16 +82,18 @@ export function freshLoadingGPerG(
 const ANY_AIR = { relativeHumidityPercent: 50, temperatureC: 20 }
 
 function chargeModel(
-  charge: ChargeFacts,
-  freshnessShare: number,
+  facts: BoxFacts,
+  index: number,
   values: DrawValues,
   surroundings: Surroundings,
 ): ChargeModel {
+  const charge = facts.charges[index]!
+  const beads = isOfNow(facts, index) ? values.beads : values.beadsBefore
   const { sorbent, capacitySpread, bulkDensityGPerMl } = DESICCANTS[charge.kind]
   const { lowGPerG, highGPerG } = charge.freshness
-  const dryMassG = charge.dryMassG * Math.exp(DRY_MASS_SPREAD[charge.massKnowledge] * values.massDeviations)
+  const dryMassG = charge.dryMassG * Math.exp(DRY_MASS_SPREAD[charge.massKnowledge] * beads.massDeviations)
   const capacityFactor =
-    Math.exp(capacitySpread * values.capacityDeviations) *
+    Math.exp(capacitySpread * beads.capacityDeviations) *
     capacityAfterCycles(charge.cycles.usual) *
     capacityAfterCycles(charge.cycles.overheated, 'overheated')
   return {
@@ -98,10 +101,10 @@ function chargeModel(
     sorbent,
     dryMassG,
     capacityFactor,
-    loadingGPerG: lowGPerG + (highGPerG - lowGPerG) * freshnessShare,
-    conductanceLPerH: HOLDERS[charge.holder].conductanceLPerH * values.holderFactor,
+    loadingGPerG: lowGPerG + (highGPerG - lowGPerG) * values.freshnessShares[index]!,
+    conductanceLPerH: HOLDERS[charge.holder].conductanceLPerH * beads.holderFactor,
     solidsL: charge.dryMassG / bulkDensityGPerMl / 1000,
-    renewals: charge.heatings.map(heating => ({
+    renewals: heatingsOf(charge, values.amiss).map(heating => ({
       atS: heating.atS,
       waterG:
         heating.leftWaterG === undefined
@@ -123,7 +126,24 @@ function chargeModel(
   }
 }
 
-const spoolModel = (spool: SpoolFacts, values: DrawValues): SpoolModel => ({
+/** Heatings told, and one that was not where the draw has it. */
+function heatingsOf(charge: ChargeFacts, amiss: Amiss | null): readonly HeatingFacts[] {
+  if (amiss?.kind !== 'renewed' || !isPresent(charge, amiss.atS)) return charge.heatings
+  const temperatureC = usualRenewalC({ desiccant: charge.kind, holder: charge.holder })
+  return temperatureC === null
+    ? charge.heatings
+    : [...charge.heatings, { atS: amiss.atS, temperatureC }].sort((a, b) => a.atS - b.atS)
+}
+
+/** RH a spool came in with: within what was told, or as damp as the draw has it. */
+const wetRh = (spool: SpoolFacts, share: number, { amiss }: DrawValues) =>
+  amiss?.kind === 'damp' && Math.abs(spool.inS - amiss.atS) < SAME_TIME_S
+    ? amiss.rhPercent
+    : betweenRh(spoolStart(spool), share)
+/** Spools put in one after the other came together. */
+const SAME_TIME_S = secondsFromDays(1)
+
+const spoolModel = (spool: SpoolFacts, share: number, values: DrawValues): SpoolModel => ({
   id: spool.id,
   material: spool.material,
   size: spool.size,
@@ -131,46 +151,43 @@ const spoolModel = (spool: SpoolFacts, values: DrawValues): SpoolModel => ({
   diameterMm: spool.strandMm ?? 1.75,
   flanges: 'closed',
   slitShare: values.slitShare,
-  wetRhPercent: betweenRh(spoolStart(spool), values.wetnessShare[spool.wetness.group]!),
+  wetRhPercent: wetRh(spool, share, values),
   cardboardG: spool.cardboardG,
   solidsL: spoolSolidsL(spool.material, spool.filamentG, spool.emptyG),
   inS: spool.inS,
   outS: spool.outS,
 })
 
-/** The lid from the first on: as it leaked before each mending, and as it leaks now. */
+/** The lid from the first on: as it leaked before each mending, as it leaks now, and where its seal slipped. */
 function lidInlet(facts: BoxFacts, values: DrawValues): Inlet {
-  const before = facts.leaksBefore ?? []
+  const { amiss } = values
   const leaks = [...values.leaksBeforeLPerH, values.leakLPerH]
-  return {
-    by: 'lid',
-    conductanceLPerH: leaks[0]!,
-    ...(before.length === 0
-      ? {}
-      : {
-          later: before.map(({ untilS }, i) => ({ atS: untilS, conductanceLPerH: leaks[i + 1]! })),
-        }),
+  const changes = (facts.leaksBefore ?? []).map(({ untilS }, i) => ({ atS: untilS, conductanceLPerH: leaks[i + 1]! }))
+  if (amiss?.kind === 'leak') {
+    const before = changes.findLast(change => change.atS <= amiss.atS)?.conductanceLPerH ?? leaks[0]!
+    // a lid that was mended afterwards leaks as the mended one does
+    changes.push({ atS: amiss.atS, conductanceLPerH: Math.min(before * amiss.factor, WIDE_OPEN_L_PER_H) })
+    changes.sort((a, b) => a.atS - b.atS)
   }
+  return { by: 'lid', conductanceLPerH: leaks[0]!, ...(changes.length === 0 ? {} : { later: changes }) }
 }
+const WIDE_OPEN_L_PER_H = 60
 
 /** The box as one draw takes it, from its first entry on. */
 export function modelOfDraw(facts: BoxFacts, values: DrawValues): BoxModel {
   const surroundings = drawSurroundings(facts, values)
-  const firstInS = Math.min(...facts.charges.map(charge => charge.inS))
+  const settled = settledOpenings(facts.openings, facts.nowS - SETTLED_S, SETTLED_S)
   const model: BoxModel = {
     insideL: facts.insideL,
     inlets: [lidInlet(facts, values), { by: 'wall', ...facts.wall }],
-    charges: facts.charges.map(charge => {
-      // what went in together was bought and stored together
-      const share = charge.inS === firstInS ? values.freshnessShare : values.laterShare
-      return chargeModel(charge, share, values, surroundings)
-    }),
-    spools: facts.spools.map(spool => spoolModel(spool, values)),
-    ...settledOpenings(facts.openings, facts.nowS - SETTLED_S, SETTLED_S),
+    charges: facts.charges.map((_, i) => chargeModel(facts, i, values, surroundings)),
+    spools: facts.spools.map((spool, i) => spoolModel(spool, values.wetnessShares[i]!, values)),
+    ...settled,
+    exchanges: exchangesOf(settled.exchanges ?? [], values.amiss),
     airRhPercent: 'room',
     surroundings,
   }
-  const habitLPerH = openingsLPerH(facts, freeAirAtL(model, facts.nowS))
+  const habitLPerH = values.habitFactor * openingsLPerH(facts, freeAirAtL(model, facts.nowS))
   return {
     ...model,
     inlets: [
@@ -184,6 +201,13 @@ export function modelOfDraw(facts: BoxFacts, values: DrawValues): BoxModel {
     ],
   }
 }
+
+type Exchanges = NonNullable<BoxModel['exchanges']>
+/** Openings long past, and the lid off without a word where the draw has it. */
+const exchangesOf = (told: Exchanges, amiss: Amiss | null): Exchanges =>
+  amiss?.kind === 'opened'
+    ? [...told, { atS: amiss.atS, freeAirs: amiss.freeAirs }].sort((a, b) => a.atS - b.atS)
+    : told
 
 export const historyNetwork = (facts: BoxFacts, model: BoxModel, rings = 0): BoxNetwork =>
   boxNetwork(model, { fromS: facts.fromS, toS: facts.nowS }, rings)

@@ -1,3 +1,4 @@
+import { daysFromSeconds } from '#units/time.ts'
 import { simulate } from '../network/simulate.ts'
 import { stateAt, type BoxState } from '../assemble/state.ts'
 import type { BoxFacts } from '../evidence/facts.ts'
@@ -18,6 +19,8 @@ import {
 import { evenPoints } from './even-points.ts'
 import type { RandomSource } from './random.ts'
 import { effectiveCount } from './weighted.ts'
+import { displaysOf } from './displays.ts'
+import { AS_TOLD, type Hypothesis } from './hypotheses.ts'
 import { drawValues, type DrawValues, type Unknown } from './unknowns.ts'
 
 /** One possible truth, run through the box's whole history. */
@@ -41,6 +44,10 @@ export interface Posterior {
   /** Power the likelihood was raised to: 1, or less where too few draws came near the readings at all. */
   readonly likelihoodPower: number
   readonly rounds: number
+  /** ln of how likely what was seen is under the account it was sampled for, all unknowns together. */
+  readonly logEvidence: number
+  /** Why it stopped: enough draws count, no more rounds were allowed, or it was told to. */
+  readonly ends: 'enough' | 'out of rounds' | 'cancelled'
 }
 
 export interface PosteriorOptions {
@@ -49,6 +56,8 @@ export interface PosteriorOptions {
   readonly maxAdaptiveRounds: number
   readonly enoughEffectiveDraws: number
   readonly shouldStop?: () => boolean
+  /** Where to look first; left out: at the likeliest of some draws from the priors. */
+  readonly start?: Float64Array
 }
 
 export const ENSEMBLE_TOLERANCES = {
@@ -64,8 +73,9 @@ export function runDraw(
   unknowns: readonly Unknown[],
   observations: readonly Observation[],
   z: Float64Array,
+  hypothesis: Hypothesis = AS_TOLD,
 ): Draw {
-  const values = drawValues(facts, unknowns, z)
+  const values = { ...drawValues(facts, unknowns, z), amiss: hypothesis.amiss(z[unknowns.length] ?? 0) }
   const model = modelOfDraw(facts, values)
   const { surroundings } = model
   const network = historyNetwork(facts, model)
@@ -93,7 +103,7 @@ export function runDraw(
         run.airRhPercent[i]!,
         point.temperatureC,
         observation.temperatureC,
-      ) + values.offsetRhPercent
+      ) + displayErrorRh(facts, values, observation)
     )
   })
   const last = outputS.length - 1
@@ -109,6 +119,19 @@ export function runDraw(
   }
 }
 
+/** What a display shows beyond the air at a time, as a draw has it. */
+export function displayErrorRh(
+  facts: BoxFacts,
+  { offsetsRh, driftsRhPerMonth, amiss }: DrawValues,
+  { atS, display }: Pick<Observation, 'atS' | 'display'>,
+): number {
+  const months = daysFromSeconds(atS - facts.fromS) / DAYS_PER_MONTH
+  const shifted =
+    amiss?.kind === 'display' && atS >= amiss.atS && displaysOf(facts)[display!]!.id === amiss.displayId
+  return offsetsRh[display!]! + driftsRhPerMonth[display!]! * months + (shifted ? amiss.rhPercent : 0)
+}
+const DAYS_PER_MONTH = 30.4375
+
 /**
  * Importance sampling in rounds: the first from the priors, each later one from normals fitted to what the draws so
  * far say; all rounds count together, weighted by prior × likelihood over the mixture they were thrown from.
@@ -120,18 +143,21 @@ export function samplePosterior(
   observations: readonly Observation[],
   random: RandomSource,
   options: PosteriorOptions,
+  hypothesis: Hypothesis = AS_TOLD,
 ): Posterior {
-  const points = evenPoints(unknowns.length, random)
+  const unknownCount = unknowns.length + (hypothesis === AS_TOLD ? 0 : 1)
+  const points = evenPoints(unknownCount, random)
   const first = observations.length === 0 ? options.drawsPerRound : Math.ceil(options.drawsPerRound * SCOUTS)
-  const thrown: Thrown[] = [{ proposal: standardProposal(unknowns.length), count: first }]
+  const thrown: Thrown[] = [{ proposal: standardProposal(unknownCount), count: first }]
   const draws: Draw[] = []
   let fresh: readonly Thrown[] = thrown
-  let local: LocalFit | null = null
-  const predict = (z: Float64Array) => runDraw(facts, unknowns, observations, z).predicted
+  const predict = (z: Float64Array) => runDraw(facts, unknowns, observations, z, hypothesis).predicted
+  let local: LocalFit | null = options.start ? localFit(observations, predict, options.start) : null
+  if (local) thrown.push({ proposal: local.proposal, count: options.drawsPerRound })
   for (let round = 0; ; round++) {
     for (const { proposal, count } of fresh)
       for (let i = 0; i < count && !options.shouldStop?.(); i++)
-        draws.push(runDraw(facts, unknowns, observations, drawFrom(proposal, points.next())))
+        draws.push(runDraw(facts, unknowns, observations, drawFrom(proposal, points.next()), hypothesis))
     const importance = logImportance(draws, thrown)
     const weights = weightsAt(draws, importance, 1)
     const effectiveDraws = effectiveCount(weights)
@@ -144,7 +170,7 @@ export function samplePosterior(
     // one from the model's slopes at its best, one from the draws' own spread: each covers where the other is wrong
     const moments =
       mayGoOn && (round > 0 || local === null)
-        ? momentProposal(draws, temperedWeights(draws, importance, unknowns.length))
+        ? momentProposal(draws, temperedWeights(draws, importance, unknownCount))
         : null
     const fitted = mayGoOn ? [local?.proposal ?? null, moments].filter(proposal => proposal !== null) : []
     if (fitted.length === 0) {
@@ -160,15 +186,24 @@ export function samplePosterior(
         effectiveDraws: effectiveCount(softened),
         likelihoodPower: power,
         rounds: round + 1,
+        logEvidence: logMean(draws.map((draw, i) => draw.logLikelihood + importance[i]!)),
+        ends: options.shouldStop?.() ? 'cancelled' : enough ? 'enough' : 'out of rounds',
       }
     }
     const each = options.drawsPerRound / fitted.length
     fresh = fitted.flatMap(proposal => [
       { proposal, count: Math.round(each * (1 - WIDE_SHARE)) },
-      { proposal: widened(proposal, WIDE_FACTOR), count: Math.round(each * WIDE_SHARE) },
+      { proposal: widened(proposal, WIDE_FACTOR) ?? proposal, count: Math.round(each * WIDE_SHARE) },
     ])
     thrown.push(...fresh)
   }
+}
+
+/** ln of the mean of numbers known by their logarithms. */
+function logMean(logs: readonly number[]): number {
+  const top = Math.max(...logs)
+  if (!Number.isFinite(top)) return -Infinity
+  return top + Math.log(logs.reduce((sum, log) => sum + Math.exp(log - top), 0) / logs.length)
 }
 
 /** Adaptive rounds that suffice nearly always; more follow only while fewer than this many draws count. */

@@ -1,5 +1,5 @@
 import { backward, cholesky, forward } from './cholesky.ts'
-import { logLikelihood, logLikelihoodShape, type Observation } from './likelihood.ts'
+import { logLikelihood, missesOf, throughFilter, type Observation } from './likelihood.ts'
 
 /** A normal distribution in the space of the unknowns, by its mean and the factor of its precision. */
 export interface Proposal {
@@ -39,7 +39,7 @@ export function logDensity(proposal: Proposal, z: ArrayLike<number>): number {
 /** How much wider than the fit the draws are thrown, so that nothing real falls outside. */
 const WIDER = 1.1
 /** Step of the difference quotients, in standard deviations of the prior. */
-const PROBE = 0.1
+const PROBE = 0.5
 const MOST_STEPS = 8
 
 /** A fit about one point, and how badly that point itself does: −ln(prior × likelihood), without constants. */
@@ -86,9 +86,9 @@ export function localFit(
     }
     if (!improved) break
   }
-  return (
-    factor && { proposal: { mean: z, precisionFactor: factor.map(value => value / WIDER) }, misfit: cost }
-  )
+  if (!factor) return null
+  const proposal = widened({ mean: z, precisionFactor: factor }, WIDER)
+  return proposal && { proposal, misfit: cost }
 }
 
 const misfit = (
@@ -105,16 +105,20 @@ function normalEquations(
   predicted: Float64Array,
 ): { precision: Float64Array; pull: Float64Array } {
   const n = z.length
+  const misses = missesOf(observations, predicted)
   const slopes = Array.from({ length: n }, (_, k) => {
     const moved = z.slice()
     moved[k]! += PROBE
-    return predict(moved).map((value, o) => (value - predicted[o]!) / PROBE)
+    return throughFilter(
+      observations,
+      misses,
+      predict(moved).map((value, o) => (value - predicted[o]!) / PROBE),
+    )
   })
   const precision = new Float64Array(n * n)
   const pull = new Float64Array(n)
   for (let i = 0; i < n; i++) precision[i * n + i] = 1
-  observations.forEach((observation, o) => {
-    const { gradient, curvature } = logLikelihoodShape(observation, predicted[o]!)
+  misses.forEach(({ gradient, curvature }, o) => {
     const reach = slopes.reduce((sum, slope, k) => sum + slope[o]! * z[k]!, 0)
     for (let i = 0; i < n; i++) {
       for (let j = 0; j < n; j++) precision[i * n + j]! += slopes[i]![o]! * slopes[j]![o]! * curvature
@@ -143,7 +147,7 @@ export function momentProposal(
   draws.forEach(({ z }, d) => {
     for (let i = 0; i < n; i++)
       for (let j = 0; j < n; j++)
-        covariance[i * n + j]! += weights[d]! * (z[i]! - mean[i]!) * (z[j]! - mean[j]!) * MOMENT_WIDER ** 2
+        covariance[i * n + j]! += weights[d]! * (z[i]! - mean[i]!) * (z[j]! - mean[j]!)
   })
   for (let i = 0; i < n; i++) covariance[i * n + i]! += LEAST_SPREAD ** 2
   const factor = cholesky(covariance, n)
@@ -157,11 +161,24 @@ export function momentProposal(
     for (let i = 0; i < n; i++) precision[i * n + k] = column[i]!
   }
   const precisionFactor = cholesky(precision, n)
-  return precisionFactor && { mean, precisionFactor }
+  return precisionFactor && widened({ mean, precisionFactor }, MOMENT_WIDER)
 }
 
-/** The same distribution with every spread multiplied. */
-export const widened = (proposal: Proposal, factor: number): Proposal => ({
-  mean: proposal.mean,
-  precisionFactor: proposal.precisionFactor.map(value => value / factor),
-})
+/**
+ * The same distribution with what the readings say taken for less certain: every spread that they narrowed multiplied,
+ * none beyond the prior's. Widened in all directions alike, many unknowns would leave few draws that count.
+ */
+export function widened({ mean, precisionFactor: lower }: Proposal, factor: number): Proposal | null {
+  const n = mean.length
+  const precision = new Float64Array(n * n)
+  for (let i = 0; i < n; i++)
+    for (let j = 0; j <= i; j++) {
+      let sum = 0
+      for (let k = 0; k <= j; k++) sum += lower[i * n + k]! * lower[j * n + k]!
+      const prior = i === j ? 1 - 1 / factor ** 2 : 0
+      precision[i * n + j] = sum / factor ** 2 + prior
+      precision[j * n + i] = precision[i * n + j]!
+    }
+  const precisionFactor = cholesky(precision, n)
+  return precisionFactor && { mean, precisionFactor }
+}

@@ -1,4 +1,6 @@
 import type { Way } from '../model/box-model.ts'
+import type { Account } from './accounts.ts'
+import type { Posterior } from './posterior.ts'
 import type { Contradiction } from './contradiction.ts'
 import type { LeaveDates, SharesOfDates, Worth } from './forecast.ts'
 import type { DrawValues } from './unknowns.ts'
@@ -64,6 +66,10 @@ export interface BoxReport {
   readonly unfinishedDraws: number
   /** 1, or less where the readings had to be softened for enough draws to count. */
   readonly likelihoodPower: number
+  /** Why the sampling stopped. */
+  readonly ends: Posterior['ends']
+  /** Everything as told, then what else explains the readings; shares sum to 1. */
+  readonly accounts: readonly Account[]
   readonly contradiction: Contradiction | null
   readonly leaves: (LeaveDates & { readonly sharesOfDates: SharesOfDates }) | null
   /** The spools with the strictest target, and when the box would leave the next one if they were taken out now. */

@@ -2,109 +2,278 @@ import { normalCdf } from '../normal.ts'
 import { DEFAULT_SLIT_SHARE } from '../filament/winding.ts'
 import type { BoxFacts, LeakFacts } from '../evidence/facts.ts'
 import { DRY_MASS_SPREAD } from '../evidence/weighing.ts'
+import { isPresent } from '../model/box-model.ts'
+import { displaysOf } from './displays.ts'
+import type { Amiss } from './amiss.ts'
+
+/** What one draw takes for true of beads: those now inside, or those before them. */
+export interface BeadValues {
+  /** Dry mass against what was told or assumed, in standard deviations of how well that is known. */
+  readonly massDeviations: number
+  /** What they can hold, in standard deviations between makes. */
+  readonly capacityDeviations: number
+  readonly holderFactor: number
+}
 
 /** What one draw takes for true. */
 export interface DrawValues {
   readonly leakLPerH: number
   /** Of the lids before this one, the earliest first. */
   readonly leaksBeforeLPerH: readonly number[]
-  /** Dry mass against what was told or assumed, in standard deviations of how well that is known. */
-  readonly massDeviations: number
-  /** What its beads can hold, in standard deviations between makes. */
-  readonly capacityDeviations: number
-  /** Where in its range of freshness each charge lies that was there from the first, 0…1. */
-  readonly freshnessShare: number
+  readonly beads: BeadValues
+  readonly beadsBefore: BeadValues
+  /** By charge, in the facts' order: where in its range of freshness it lay when it came in, 0…1. */
+  readonly freshnessShares: readonly number[]
   /** Loading beyond the isotherm's that heating leaves. */
   readonly residueGPerG: number
-  /** Where in its range of freshness every later charge lies, 0…1. */
+  /** Where in its range of freshness a charge that is still to come lies, 0…1. */
   readonly laterShare: number
-  readonly holderFactor: number
   readonly slitShare: number
   readonly roomFactor: number
-  readonly offsetRhPercent: number
-  /** By wetness group: where between its driest and its dampest each spool of it was, 0…1. */
-  readonly wetnessShare: Readonly<Record<string, number>>
+  /** Of the weather to come against the room's usual year, on top of `roomFactor`. */
+  readonly aheadFactor: number
+  /** Openings that nobody logs, against the habit told. */
+  readonly habitFactor: number
+  /** By display, in the order they were first read: its constant error, % RH, and what that grows by in a month. */
+  readonly offsetsRh: readonly number[]
+  readonly driftsRhPerMonth: readonly number[]
+  /** By spool, in the facts' order: where between its driest and its dampest it was, 0…1. */
+  readonly wetnessShares: readonly number[]
+  /** What happened without a word; null: all is as told. */
+  readonly amiss: Amiss | null
 }
 
 /** One thing not known for certain, as a standard normal variable z. */
 export interface Unknown {
   readonly id: string
   /** As a cause: "the width comes mostly from …". */
-  readonly name: string
+  readonly cause: string
   /** The one thing a person could tell to settle it; null where nobody can. */
-  readonly ask: string | null
+  readonly asks: string | null
+  /** z turned into what it stands for, and put where it belongs. */
+  readonly put: (into: Draft, z: number, facts: BoxFacts) => void
 }
 
-/** Share of an instrument's error that stays the same from reading to reading; the rest is new each time. */
-export const OFFSET_SHARE = 0.8
+type Draft = {
+  -readonly [K in keyof DrawValues]: DrawValues[K] extends readonly number[]
+    ? number[]
+    : DrawValues[K] extends BeadValues
+      ? { -readonly [B in keyof BeadValues]: BeadValues[B] }
+      : DrawValues[K]
+}
+
+/** A kind of unknown: which of it a box has, and what a standard normal variable makes of each. */
+interface UnknownKind {
+  readonly id: string
+  /** One id for each that the box has; [''] for one that has no kin. */
+  readonly applies: (facts: BoxFacts) => readonly string[]
+  readonly cause: string
+  readonly asks: (facts: BoxFacts) => string | null
+  /** What z = 0 and ± 1 stand for: the prior. */
+  readonly toValue: (into: Draft, z: number, facts: BoxFacts, of: string) => void
+}
+
 const LEAST_RESIDUE_G_PER_G = 0.002
 const MOST_RESIDUE_G_PER_G = 0.02
 const HOLDER_SPREAD = 0.35
 /** Puts 0.03–0.15 at two standard deviations about the default. */
 const SLIT_SPREAD = 0.4
+/** How far the room's humidity may be from its usual year, and from its own readings: a share, one deviation. */
+const ROOM_SPREAD = { untold: 0.1, read: 0.05 }
+/** Weather of a season against its usual one. */
+const AHEAD_SPREAD = 0.07
+const HABIT_SPREAD = 0.35
+/** A display drifts little, and now and then a lot: about 1 % RH a month at two standard deviations. */
+const driftPerMonth = (z: number): number => 0.18 * z * Math.exp(0.22 * z * z)
+/** Spools and charges beyond these share one unknown: each for itself would only make the answer slow. */
+const MOST_SPOOLS = 6
+const MOST_CHARGES = 4
 
-/** The unknowns of a box, in the order of its draw vectors. */
-export function unknownsOf(facts: BoxFacts): Unknown[] {
-  const list: Unknown[] = [
-    { id: 'leak', name: 'how tight the lid is', ask: 'which lid it has' },
-    { id: 'capacity', name: 'what the beads can hold', ask: null },
-    { id: 'holder', name: 'how open the beads lie', ask: null },
-    { id: 'room', name: "the room's air", ask: 'what the same display reads outside the box' },
-    { id: 'offset', name: "the display's own error", ask: null },
-  ]
-  if (facts.charges.length > 0) {
-    const isAssumed = facts.charges.some(charge => charge.massKnowledge === 'assumed')
-    if (facts.charges.some(charge => DRY_MASS_SPREAD[charge.massKnowledge] > 0))
-      list.push({
-        id: 'mass',
-        name: 'how many beads there are',
-        ask: isAssumed ? 'how many beads there are' : null,
-      })
-    list.push({ id: 'freshness', name: 'how fresh the beads were', ask: 'how fresh the beads were' })
-    if (facts.charges.length > 1 || facts.charges.some(charge => charge.heatings.length > 0))
-      list.push({ id: 'residue', name: 'what heating left in the beads', ask: null })
-  }
-  facts.leaksBefore?.forEach((_, i) =>
-    list.push({ id: leakBefore(i), name: 'how tight the lid was before', ask: null }),
-  )
-  if (facts.spools.length > 0) {
-    list.push({ id: 'slit', name: 'how tightly the spools are wound', ask: null })
-    for (const group of wetnessGroups(facts))
-      list.push({ id: `wet:${group}`, name: 'how damp the spools were', ask: 'how dry the spools were' })
-  }
-  return list
+const once = (applies: boolean): readonly string[] => (applies ? [''] : [])
+const between = (low: number, high: number, z: number) => low + (high - low) * normalCdf(z)
+const leakAt = (range: LeakFacts, z: number) =>
+  Math.exp(between(Math.log(range.lowLPerH), Math.log(range.highLPerH), z))
+const nothing = () => null
+const hasCharges = (facts: BoxFacts) => facts.charges.length > 0
+const hadOthers = (facts: BoxFacts) => facts.charges.some((_, i) => !isOfNow(facts, i))
+const massIsOpen = (facts: BoxFacts) =>
+  facts.charges.some(charge => DRY_MASS_SPREAD[charge.massKnowledge] > 0)
+
+/** The beads now inside, in whatever stays they had here. */
+export const isOfNow = (facts: BoxFacts, charge: number): boolean => {
+  const { id } = facts.charges[charge]!
+  return facts.charges.some(other => other.id === id && isPresent(other, facts.nowS))
 }
 
-const leakBefore = (index: number) => `leak before:${index}`
-
-export const wetnessGroups = (facts: BoxFacts): string[] => [
-  ...new Set(facts.spools.map(spool => spool.wetness.group)),
+/** All that can be unknown of a box, in the order of its draw vectors. */
+const KINDS: readonly UnknownKind[] = [
+  {
+    id: 'leak',
+    applies: () => once(true),
+    cause: 'how tight the lid is',
+    asks: () => 'which lid it has',
+    toValue: (into, z, facts) => (into.leakLPerH = leakAt(facts.leak, z)),
+  },
+  {
+    id: 'capacity',
+    applies: facts => once(hasCharges(facts)),
+    cause: 'what the beads can hold',
+    asks: nothing,
+    toValue: (into, z) => (into.beads.capacityDeviations = z),
+  },
+  {
+    id: 'holder',
+    applies: facts => once(hasCharges(facts)),
+    cause: 'how open the beads lie',
+    asks: nothing,
+    toValue: (into, z) => (into.beads.holderFactor = Math.exp(HOLDER_SPREAD * z)),
+  },
+  {
+    id: 'mass',
+    applies: facts => once(massIsOpen(facts)),
+    cause: 'how many beads there are',
+    asks: facts =>
+      facts.charges.some(charge => charge.massKnowledge === 'assumed') ? 'how many beads there are' : null,
+    toValue: (into, z) => (into.beads.massDeviations = z),
+  },
+  {
+    id: 'capacity before',
+    applies: facts => once(hadOthers(facts)),
+    cause: 'what the beads before could hold',
+    asks: nothing,
+    toValue: (into, z) => (into.beadsBefore.capacityDeviations = z),
+  },
+  {
+    id: 'holder before',
+    applies: facts => once(hadOthers(facts)),
+    cause: 'how open the beads before lay',
+    asks: nothing,
+    toValue: (into, z) => (into.beadsBefore.holderFactor = Math.exp(HOLDER_SPREAD * z)),
+  },
+  {
+    id: 'freshness',
+    applies: facts => lastOf(facts.charges.length, MOST_CHARGES),
+    cause: 'how fresh the beads were',
+    asks: () => 'how fresh the beads were',
+    toValue: (into, z, facts, of) =>
+      facts.charges.forEach((_, i) => {
+        if (of === placeOf(i, facts.charges.length, MOST_CHARGES)) into.freshnessShares[i] = normalCdf(z)
+      }),
+  },
+  {
+    id: 'residue',
+    applies: facts => once(hasCharges(facts)),
+    cause: 'what heating left in the beads',
+    asks: nothing,
+    toValue: (into, z) => {
+      into.residueGPerG = between(LEAST_RESIDUE_G_PER_G, MOST_RESIDUE_G_PER_G, z)
+      into.laterShare = normalCdf(z)
+    },
+  },
+  {
+    id: 'leak before',
+    applies: facts => (facts.leaksBefore ?? []).map((_, i) => String(i)),
+    cause: 'how tight the lid was before',
+    asks: nothing,
+    toValue: (into, z, facts, of) =>
+      (into.leaksBeforeLPerH[Number(of)] = leakAt(facts.leaksBefore![Number(of)]!, z)),
+  },
+  {
+    id: 'slit',
+    applies: facts => once(facts.spools.length > 0),
+    cause: 'how tightly the spools are wound',
+    asks: nothing,
+    toValue: (into, z) => (into.slitShare = DEFAULT_SLIT_SHARE * Math.exp(SLIT_SPREAD * z)),
+  },
+  {
+    id: 'wet',
+    applies: facts => lastOf(facts.spools.length, MOST_SPOOLS),
+    cause: 'how damp the spools were',
+    asks: () => 'how dry the spools were',
+    toValue: (into, z, facts, of) =>
+      facts.spools.forEach((_, i) => {
+        if (of === placeOf(i, facts.spools.length, MOST_SPOOLS)) into.wetnessShares[i] = normalCdf(z)
+      }),
+  },
+  {
+    id: 'room',
+    applies: () => once(true),
+    cause: "the room's air",
+    asks: () => 'what the same display reads outside the box',
+    toValue: (into, z, facts) =>
+      (into.roomFactor = Math.exp(
+        (facts.room.readings.length > 0 ? ROOM_SPREAD.read : ROOM_SPREAD.untold) * z,
+      )),
+  },
+  {
+    id: 'ahead',
+    applies: () => once(true),
+    cause: 'the weather to come',
+    asks: nothing,
+    toValue: (into, z) => (into.aheadFactor = Math.exp(AHEAD_SPREAD * z)),
+  },
+  {
+    id: 'habit',
+    applies: facts => once(facts.openingsPerMonth > 0),
+    cause: 'how often it is opened',
+    asks: nothing,
+    toValue: (into, z) => (into.habitFactor = Math.exp(HABIT_SPREAD * z)),
+  },
+  {
+    id: 'offset',
+    applies: facts => displaysOf(facts).map((_, i) => String(i)),
+    cause: "the display's own error",
+    asks: nothing,
+    toValue: (into, z, facts, of) => (into.offsetsRh[Number(of)] = displaysOf(facts)[Number(of)]!.offsetSpreadRh * z),
+  },
+  {
+    id: 'drift',
+    applies: facts => displaysOf(facts).flatMap((display, i) => (display.mayDrift ? [String(i)] : [])),
+    cause: 'how the display drifts',
+    asks: nothing,
+    toValue: (into, z, _facts, of) => (into.driftsRhPerMonth[Number(of)] = driftPerMonth(z)),
+  },
 ]
 
-/** Turns a draw vector into values. z is as long as the unknowns; any real number is allowed. */
+/** Places of the last few of a list, each for itself, and one for all before them. */
+const placeOf = (index: number, count: number, most: number): string =>
+  index < count - most ? 'before' : String(index)
+const lastOf = (count: number, most: number): readonly string[] => [
+  ...new Set(Array.from({ length: count }, (_, i) => placeOf(i, count, most))),
+]
+
+/** The unknowns of a box, in the order of its draw vectors. */
+export const unknownsOf = (facts: BoxFacts): Unknown[] =>
+  KINDS.flatMap(kind =>
+    kind.applies(facts).map(of => ({
+      id: of === '' ? kind.id : `${kind.id}:${of}`,
+      cause: kind.cause,
+      asks: kind.asks(facts),
+      put: (into: Draft, z: number) => kind.toValue(into, z, facts, of),
+    })),
+  )
+
+const middling = (facts: BoxFacts): Draft => ({
+  leakLPerH: 0,
+  leaksBeforeLPerH: (facts.leaksBefore ?? []).map(() => 0),
+  beads: { massDeviations: 0, capacityDeviations: 0, holderFactor: 1 },
+  beadsBefore: { massDeviations: 0, capacityDeviations: 0, holderFactor: 1 },
+  freshnessShares: facts.charges.map(() => 0.5),
+  residueGPerG: between(LEAST_RESIDUE_G_PER_G, MOST_RESIDUE_G_PER_G, 0),
+  laterShare: 0.5,
+  slitShare: DEFAULT_SLIT_SHARE,
+  roomFactor: 1,
+  aheadFactor: 1,
+  habitFactor: 1,
+  offsetsRh: displaysOf(facts).map(() => 0),
+  driftsRhPerMonth: displaysOf(facts).map(() => 0),
+  wetnessShares: facts.spools.map(() => 0.5),
+  amiss: null,
+})
+
+/** Turns a draw vector into values. z is as long as the unknowns, or longer; any real number is allowed. */
 export function drawValues(facts: BoxFacts, unknowns: readonly Unknown[], z: ArrayLike<number>): DrawValues {
-  const at = (id: string): number => {
-    const index = unknowns.findIndex(unknown => unknown.id === id)
-    return index < 0 ? 0 : z[index]!
-  }
-  const between = (low: number, high: number, id: string) => low + (high - low) * normalCdf(at(id))
-  const knownRoom = facts.room.readings.length > 0
-  const wetnessShare: Record<string, number> = {}
-  for (const group of wetnessGroups(facts)) wetnessShare[group] = normalCdf(at(`wet:${group}`))
-  const leak = (range: LeakFacts, id: string) =>
-    Math.exp(between(Math.log(range.lowLPerH), Math.log(range.highLPerH), id))
-  return {
-    leakLPerH: leak(facts.leak, 'leak'),
-    leaksBeforeLPerH: (facts.leaksBefore ?? []).map((range, i) => leak(range, leakBefore(i))),
-    massDeviations: at('mass'),
-    capacityDeviations: at('capacity'),
-    freshnessShare: normalCdf(at('freshness')),
-    laterShare: normalCdf(at('residue')),
-    residueGPerG: between(LEAST_RESIDUE_G_PER_G, MOST_RESIDUE_G_PER_G, 'residue'),
-    holderFactor: Math.exp(HOLDER_SPREAD * at('holder')),
-    slitShare: DEFAULT_SLIT_SHARE * Math.exp(SLIT_SPREAD * at('slit')),
-    roomFactor: Math.exp((knownRoom ? 0.04 : 0.1) * at('room')),
-    offsetRhPercent: OFFSET_SHARE * (facts.hygrometer.accuracyPercentRh / 2) * at('offset'),
-    wetnessShare,
-  }
+  const values = middling(facts)
+  unknowns.forEach((unknown, k) => unknown.put(values, z[k]!, facts))
+  return values
 }

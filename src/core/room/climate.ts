@@ -133,14 +133,21 @@ export function roomCourse(room: {
 /**
  * The surroundings such a course makes.
  * @param humidityFactor scales the room's RH: how wrong the profile or the room's hygrometer may be
+ * @param ahead scales it once more from a time on: the weather to come
  */
-export function courseSurroundings(course: RoomCourse, humidityFactor: number): Surroundings {
+export function courseSurroundings(
+  course: RoomCourse,
+  humidityFactor: number,
+  ahead: { readonly fromS: Seconds; readonly factor: number } = { fromS: Infinity, factor: 1 },
+): Surroundings {
   const { fromS, temperatureC, relativeHumidityPercent, saturationGPerL } = course
   const days = temperatureC.length
-  const density = new Float64Array(days)
-  for (let day = 0; day < days; day++) {
-    const rh = Math.min(98, Math.max(3, relativeHumidityPercent[day]! * humidityFactor))
-    density[day] = fractionFromPercent(rh) * saturationGPerL[day]!
+  const aheadDay = daysFromSeconds(ahead.fromS - fromS)
+  // as it is asked for: a draw asks for a part of the days only
+  const densityGPerL = (day: number): number => {
+    const factor = day > aheadDay ? humidityFactor * ahead.factor : humidityFactor
+    const rh = Math.min(98, Math.max(3, relativeHumidityPercent[day]! * factor))
+    return fractionFromPercent(rh) * saturationGPerL[day]!
   }
   return {
     at(timeS, out) {
@@ -148,7 +155,7 @@ export function courseSurroundings(course: RoomCourse, humidityFactor: number): 
       const index = Math.floor(position)
       const share = position - index
       out.temperatureC = temperatureC[index]! * (1 - share) + temperatureC[index + 1]! * share
-      out.vapourDensityGPerL = density[index]! * (1 - share) + density[index + 1]! * share
+      out.vapourDensityGPerL = densityGPerL(index) * (1 - share) + densityGPerL(index + 1) * share
     },
   }
 }

@@ -10,7 +10,7 @@ const WARMEST_HOUR = 15
 
 /** A wandering value that forgets where it was: variance and memory stated. */
 function wander(random: RandomSource, deviation: number, memoryS: Seconds): () => number {
-  const kept = Math.exp(-WEATHER_STEP_S / memoryS)
+  const kept = Math.exp((-1 * WEATHER_STEP_S) / memoryS)
   let at = deviation * random.normal()
   return () => {
     const now = at

@@ -1,0 +1,94 @@
+import type { BoxFacts } from '../evidence/facts.ts'
+import type { Amiss } from './amiss.ts'
+import { AS_TOLD, type Hypothesis } from './hypotheses.ts'
+import type { Observation } from './likelihood.ts'
+import { samplePosterior, type Draw, type Posterior, type PosteriorOptions } from './posterior.ts'
+import { seededRandom } from './random.ts'
+import { findSuspects } from './suspects.ts'
+import type { Unknown } from './unknowns.ts'
+import { effectiveCount } from './weighted.ts'
+
+/** One account of the box and how much of the weight it has. */
+export interface Account {
+  readonly kind: Hypothesis['kind']
+  readonly share: number
+  /** Its likeliest draw's; null for the account as told. */
+  readonly amiss: Amiss | null
+}
+
+export interface AllAccounts extends Posterior {
+  /** As told first, then by share. */
+  readonly accounts: readonly Account[]
+}
+
+/** Few suspects need as many draws as the account as told: their share is often small. */
+const OF_A_SUSPECT = { drawsPerRound: 100, maxAdaptiveRounds: 3, enoughEffectiveDraws: 80 }
+/** An account with less than this share moves no 10 % point. */
+const LEAST_SHARE = 0.01
+/** With fewer observations nothing can be told from anything else. */
+const FEWEST_OBSERVATIONS = 4
+
+/**
+ * The draws of all accounts together: everything as told, and whatever else explains what was seen, each with the share
+ * that its prior and its evidence give it.
+ */
+export function sampleAccounts(
+  facts: BoxFacts,
+  unknowns: readonly Unknown[],
+  observations: readonly Observation[],
+  seed: number,
+  options: PosteriorOptions,
+): AllAccounts {
+  const told = samplePosterior(facts, unknowns, observations, seededRandom(seed), options)
+  const alone = (posterior: Posterior): AllAccounts => ({
+    ...posterior,
+    accounts: [{ kind: 'as told', share: 1, amiss: null }],
+  })
+  if (observations.length < FEWEST_OBSERVATIONS || options.shouldStop?.()) return alone(told)
+  const suspects = findSuspects(facts, unknowns, observations, likeliest(told).z, options.shouldStop)
+  const others = suspects.map(({ hypothesis, start }) => ({
+    hypothesis,
+    posterior: samplePosterior(
+      facts,
+      unknowns,
+      observations,
+      seededRandom(seed),
+      { ...options, ...OF_A_SUSPECT, start },
+      hypothesis,
+    ),
+  }))
+  const all = [{ hypothesis: AS_TOLD, posterior: told }, ...others]
+  const logs = all.map(({ hypothesis, posterior }) => Math.log(hypothesis.prior) + posterior.logEvidence)
+  const top = Math.max(...logs)
+  const raw = logs.map(log => Math.exp(log - top))
+  const sum = raw.reduce((total, share) => total + share, 0)
+  const kept = all
+    .map((one, i) => ({ ...one, share: raw[i]! / sum }))
+    .filter(one => one.share >= LEAST_SHARE)
+  const keptSum = kept.reduce((total, { share }) => total + share, 0)
+  const draws = kept.flatMap(({ posterior }) => posterior.draws)
+  const weights = Float64Array.from(
+    kept.flatMap(({ posterior, share }) => Array.from(posterior.weights, weight => (weight * share) / keptSum)),
+  )
+  return {
+    draws,
+    weights,
+    effectiveDraws: effectiveCount(weights),
+    likelihoodPower: Math.min(...kept.map(({ posterior }) => posterior.likelihoodPower)),
+    rounds: told.rounds,
+    logEvidence: top,
+    ends: told.ends,
+    accounts: all
+      .map(({ hypothesis, posterior }, i) => ({
+        kind: hypothesis.kind,
+        share: raw[i]! / sum,
+        amiss: likeliest(posterior).values.amiss,
+      }))
+      .sort((a, b) => Number(b.kind === 'as told') - Number(a.kind === 'as told') || b.share - a.share),
+  }
+}
+
+function likeliest({ draws }: Posterior): Draw {
+  const misfit = ({ z, logLikelihood }: Draw) => 0.5 * z.reduce((sum, value) => sum + value * value, 0) - logLikelihood
+  return draws.reduce((best, draw) => (misfit(draw) < misfit(best) ? draw : best))
+}

@@ -1,0 +1,152 @@
+import type { BoxFacts } from '../evidence/facts.ts'
+import type { AmissKind } from './amiss.ts'
+import { cholesky, forward } from './cholesky.ts'
+import { displaysOf } from './displays.ts'
+import {
+  amissAt,
+  arrivalsOf,
+  AS_TOLD,
+  gapsOf,
+  isPossible,
+  mostRead,
+  PRIORS,
+  type Hypothesis,
+} from './hypotheses.ts'
+import { missesOf, throughFilter, type Observation } from './likelihood.ts'
+import { runDraw } from './posterior.ts'
+import type { Unknown } from './unknowns.ts'
+
+/** A hypothesis worth a sampling of its own, with what its amount may come to. */
+export interface Suspect {
+  readonly hypothesis: Hypothesis
+  readonly start: Float64Array
+}
+
+/** Below this share by the first glance an account is not looked into. */
+const WORTH_A_LOOK = 0.004
+const MOST_SUSPECTS = 3
+/** Times looked at first; then those beside the best. */
+const COARSE_TIMES = 12
+/** Amounts tried against the usual one, and how far from it each is, in deviations. */
+const AMOUNTS = [0.3, 0.6, 1, 1.8, 3.2]
+const AMOUNT_SPREAD = 0.9
+/** Step of the difference quotients, in standard deviations of the prior. */
+const PROBE = 0.5
+
+interface Glance {
+  readonly kind: AmissKind
+  readonly atS: number
+  readonly share: number
+  /** ln of how much better what was seen is explained, the rest fitted anew along straight lines. */
+  readonly gain: number
+}
+
+/**
+ * What else the readings may come from: every kind at every time, by the model's slopes at the best account of what was
+ * told. One run of the network each; a sampling is for those that pass.
+ * @param best the likeliest draw vector with all as told
+ */
+export function findSuspects(
+  facts: BoxFacts,
+  unknowns: readonly Unknown[],
+  observations: readonly Observation[],
+  best: Float64Array,
+  shouldStop?: () => boolean,
+): Suspect[] {
+  const n = unknowns.length
+  const run = (z: Float64Array, hypothesis = AS_TOLD) =>
+    runDraw(facts, unknowns, observations, z, hypothesis).predicted
+  const told = run(best)
+  const misses = missesOf(observations, told)
+  const slopes = unknowns.map((_, k) => {
+    const moved = best.slice()
+    moved[k]! += PROBE
+    return throughFilter(
+      observations,
+      misses,
+      run(moved).map((value, o) => (value - told[o]!) / PROBE),
+    )
+  })
+  const precision = new Float64Array(n * n)
+  for (let i = 0; i < n; i++)
+    for (let j = 0; j < n; j++)
+      precision[i * n + j] = misses.reduce(
+        (sum, { curvature }, o) => sum + slopes[i]![o]! * slopes[j]![o]! * curvature,
+        i === j ? 1 : 0,
+      )
+  const factor = cholesky(precision, n)
+  if (!factor) return []
+
+  /** How the fit would gain along a pattern of changes: b·α − a·α²/2, the unknowns following. */
+  const along = (pattern: ArrayLike<number>): { a: number; b: number } => {
+    const left = throughFilter(observations, misses, pattern)
+    let [a, b] = [0, 0]
+    const shared = new Float64Array(n)
+    misses.forEach(({ curvature, gradient }, o) => {
+      a += curvature * left[o]! ** 2
+      b += gradient * left[o]!
+      for (let k = 0; k < n; k++) shared[k]! += curvature * left[o]! * slopes[k]![o]!
+    })
+    const taken = forward(factor, n, shared)
+    return { a: Math.max(0, a - taken.reduce((sum, value) => sum + value * value, 0)), b }
+  }
+  const display = mostRead(facts, observations)
+  const displayId = displaysOf(facts)[display]!.id
+  const glance = (kind: AmissKind, atS: number, share: number): Glance => {
+    if (kind === 'display') {
+      const { a, b } = along(observations.map(one => (one.display === display && one.atS >= atS ? 6 : 0)))
+      return { kind, atS, share, gain: (0.5 * b * b) / (a + 1) - 0.5 * Math.log(a + 1) }
+    }
+    const amiss = amissAt(kind, atS, displayId)(0)
+    const there = run(best, { ...AS_TOLD, amiss: () => amiss })
+    const { a, b } = along(there.map((value, o) => value - told[o]!))
+    const amounts = kind === 'renewed' ? [1] : AMOUNTS
+    const gain = Math.max(
+      ...amounts.map(alpha => b * alpha - 0.5 * a * alpha ** 2 - 0.5 * (Math.log(alpha) / AMOUNT_SPREAD) ** 2),
+    )
+    return { kind, atS, share, gain: gain - (kind === 'renewed' ? 0 : 0.5 * Math.log(1 + a)) }
+  }
+
+  const gaps = gapsOf(facts, observations)
+  const step = Math.max(1, Math.floor(gaps.length / COARSE_TIMES))
+  const found: Glance[][] = []
+  for (const kind of ['display', 'leak', 'opened', 'renewed'] as const) {
+    if (shouldStop?.()) return []
+    const cells = kind === 'display' ? gaps.map((_, i) => i) : gaps.map((_, i) => i).filter(i => i % step === step - 1)
+    const width = kind === 'display' ? 1 : step
+    const glances = cells
+      .filter(i => isPossible(facts, kind, gaps[i]!.atS))
+      .map(i => ({ i, ...glance(kind, gaps[i]!.atS, shareOf(gaps, i, width)) }))
+    const top = glances.reduce<(typeof glances)[number] | null>(
+      (before, one) => (before && before.gain >= one.gain ? before : one),
+      null,
+    )
+    if (!top) continue
+    if (width > 1 && top.gain > 0)
+      for (let i = Math.max(0, top.i - step + 1); i < Math.min(gaps.length, top.i + step); i++)
+        if (i !== top.i && isPossible(facts, kind, gaps[i]!.atS))
+          glances.push({ i, ...glance(kind, gaps[i]!.atS, gaps[i]!.share) })
+    found.push(glances)
+  }
+  const arrivals = arrivalsOf(facts)
+  found.push(arrivals.map(atS => glance('damp', atS, 1 / arrivals.length)))
+
+  return found
+    .flatMap(glances => {
+      const best1 = glances.reduce((before, one) => (before.gain >= one.gain ? before : one), glances[0]!)
+      if (glances.length === 0) return []
+      const spread = glances.reduce((sum, one) => sum + one.share * Math.exp(one.gain - best1.gain), 0)
+      return [{ ...best1, prior: PRIORS[best1.kind] * Math.min(1, spread) }]
+    })
+    .filter(one => one.prior * Math.exp(one.gain) > WORTH_A_LOOK)
+    .sort((a, b) => b.gain + Math.log(b.prior) - a.gain - Math.log(a.prior))
+    .slice(0, MOST_SUSPECTS)
+    .map(({ kind, atS, prior }) => {
+      const start = new Float64Array(n + 1)
+      start.set(best)
+      return { hypothesis: { kind, atS, prior, amiss: amissAt(kind, atS, displayId) }, start }
+    })
+}
+
+const shareOf = (gaps: readonly { share: number }[], i: number, width: number): number =>
+  gaps.slice(Math.max(0, i - width + 1), i + 1).reduce((sum, gap) => sum + gap.share, 0)
