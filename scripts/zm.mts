@@ -15,7 +15,8 @@ if(share===undefined){
  for(const n of names){const l=outs.filter(o=>o.part===n); const o=l.filter(isOpen)
   const line=(k:string,l:any[])=>{const o=l.filter(isOpen);console.log(k.padEnd(18),'n',l.length,'open',o.length,'held',(o.filter(isHeld).length/o.length).toFixed(2),'early',(o.filter(isEarly).length/o.length).toFixed(2),'bias',biasOf(o).toFixed(2),'pin',pinballDays(o).toFixed(1),'wink',winklerDays(o).toFixed(0),'contra',l.filter(x=>x.contra).length,'amiss',l.map(x=>x.amiss).filter(a=>a).reduce((m:any,a:string)=>(m[a]=(m[a]??0)+1,m),{}),'ess',l.map(x=>x.ess).sort((a,b)=>a-b)[Math.floor(l.length/10)]?.toFixed(0),'held|said',(o.filter(x=>isHeld(x)||x.contra||x.amiss).length/o.length).toFixed(2))}
   line(n,l); if(n==='truly')for(const p of ['under ten','ten and more','thirty and more','hourly'])line('  '+p,l.filter(x=>x.pace===p))
-  if(process.env.V)for(const x of l)if(process.env.V==='all'||(isOpen(x)&&!isHeld(x))) console.log('   ',x.i,x.pace,x.n,'last',x.last,'/',x.T,'came',x.cameDays.toFixed(0),'said',x.lowDays.toFixed(0),x.middleDays.toFixed(0),x.highDays.toFixed(0),x.contra?'C':'',x.acc)
+  if(process.env.VC)for(const x of l)if(x.contra)console.log('   C',x.i,x.pace,x.n,x.contra,x.acc,'came',x.cameDays.toFixed(0),'said',x.lowDays.toFixed(0),x.middleDays.toFixed(0),x.highDays.toFixed(0))
+  if(process.env.V)for(const x of l)if(process.env.V==='all'||(isOpen(x)&&!isHeld(x))) console.log('   ',x.i,x.pace,x.n,'last',x.last,'/',x.T,'came',x.cameDays.toFixed(0),'said',x.lowDays.toFixed(0),x.middleDays.toFixed(0),x.highDays.toFixed(0),x.contra,x.acc)
  }
  console.log('ms median',ms[ms.length>>1]?.toFixed(0),'most',ms.at(-1)?.toFixed(0),'sum s',(ms.reduce((a,b)=>a+b,0)/1000).toFixed(0))
 } else {
@@ -24,6 +25,6 @@ if(share===undefined){
   const {facts,leftS,pace}=unpacked(p); const t=performance.now(); const r=estimateBox(facts); const ms=performance.now()-t
   const s=r.leaves!.spread; const rep=r as any
   const top=rep.accounts?.filter((a:any)=>a.kind!=='as told')[0]
-  process.send!({part:n,i,pace,n:facts.readings.length,last:facts.readings.at(-1)?.relativeHumidityPercent,T:facts.targetRhPercent,lowDays:inDays(s.low,facts.nowS),middleDays:inDays(s.middle,facts.nowS),highDays:inDays(s.high,facts.nowS),cameDays:cameDays(leftS,facts.nowS),contra:r.contradiction!==null,amiss:top&&top.share>.5?top.kind:null,acc:rep.accounts?.map((a:any)=>a.kind+' '+a.share.toFixed(2)).join(', '),ess:r.effectiveDraws,ms})
+  process.send!({part:n,i,pace,n:facts.readings.length,last:facts.readings.at(-1)?.relativeHumidityPercent,T:facts.targetRhPercent,lowDays:inDays(s.low,facts.nowS),middleDays:inDays(s.middle,facts.nowS),highDays:inDays(s.high,facts.nowS),cameDays:cameDays(leftS,facts.nowS),contra:r.contradiction?(r.contradiction.where+r.contradiction.observations):'',amiss:top&&top.share>.5?top.kind:null,acc:rep.accounts?.map((a:any)=>a.kind+' '+a.share.toFixed(2)).join(', '),ess:r.effectiveDraws,ms})
  })
 }

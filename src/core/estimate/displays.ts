@@ -1,3 +1,4 @@
+import type { Seconds } from '#units/quantity.ts'
 import { daysFromSeconds } from '#units/time.ts'
 import type { BoxFacts, ReadingFacts } from '../evidence/facts.ts'
 import { OFFSET_SHARE } from './offset-share.ts'
@@ -7,6 +8,8 @@ export interface Display {
   readonly id: string
   /** Of its constant error, % RH, one standard deviation. */
   readonly offsetSpreadRh: number
+  /** When it first showed this box's air: its drift is counted from then. */
+  readonly firstS: Seconds
   /** Read long enough for its drift to matter. */
   readonly mayDrift: boolean
 }
@@ -33,6 +36,7 @@ export function displaysOf(facts: BoxFacts): readonly Display[] {
   if (times.size === 0) times.set(OWN, [0, 0])
   const list = [...times].map(([id, [firstS, lastS]]) => ({
     id,
+    firstS,
     offsetSpreadRh: OFFSET_SHARE * (facts.hygrometer.accuracyPercentRh / 2),
     mayDrift: daysFromSeconds(lastS - firstS) > DRIFTS_AFTER_DAYS,
   }))

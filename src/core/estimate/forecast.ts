@@ -32,15 +32,17 @@ export interface LeaveDates {
  */
 export function leavesAtS(
   facts: Pick<BoxFacts, 'nowS'>,
-  draw: Pick<StandingDraw, 'model' | 'now' | 'airRhNowPercent'>,
+  draw: Pick<StandingDraw, 'model' | 'now' | 'airRhNowPercent' | 'values'>,
   targetRhPercent: number,
   without: readonly string[] = [],
 ): Seconds {
-  const over = draw.airRhNowPercent > targetRhPercent
+  // the air will once stand above what is reckoned: the target is lost then
+  const limitRhPercent = targetRhPercent - draw.values.wanderRh
+  const over = draw.airRhNowPercent > limitRhPercent
   const graceS = over ? GRACE_S : 0
   const passing = firstAbove(
     futureModel(draw, without),
-    targetRhPercent,
+    limitRhPercent,
     { fromS: facts.nowS, toS: facts.nowS + HORIZON_S, settleS: graceS },
     ENSEMBLE_TOLERANCES,
   )

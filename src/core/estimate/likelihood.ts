@@ -1,23 +1,16 @@
-import { daysFromSeconds, secondsFromDays } from '#units/time.ts'
+import { daysFromSeconds } from '#units/time.ts'
 import { normalCdf } from '../normal.ts'
 import { rhAtConstantLoadingPercent, type Sorbent } from '../sorbent/sorbent.ts'
 import type { BoxFacts, ReadingFacts } from '../evidence/facts.ts'
 import { displayOf, displaysOf } from './displays.ts'
+import { MODEL_MEMORY_S, MODEL_SPREAD_RH } from './model-error.ts'
 import { OFFSET_SHARE } from './offset-share.ts'
-
-/**
- * What the model itself may miss the air by, % RH, one standard deviation, and how long it goes on missing it the same
- * way: its weather is a usual year's, its spools are lumped, its beads are a catalogue's. However many readings are taken
- * within that time, they share it.
- */
-export const MODEL_SPREAD_RH = 1
-export const MODEL_MEMORY_S = secondsFromDays(20)
 
 /** What the model's water in the beads may be wrong by, one standard deviation: a share of it, and at least so much. */
 const MODEL_SHARE_OF_WATER = 0.01
 const LEAST_SIGMA_G = 0.02
 /** Readings of one day beyond so many tell nothing more: they share the display's mood and the day. */
-const MOST_OF_A_DAY = 4
+const MOST_OF_A_DAY = 1
 
 /** One thing seen that a draw must answer for. */
 export interface Observation {
@@ -124,6 +117,8 @@ const HALF_STEP = 0.5
 const LEAST_PROBABILITY = 1e-12
 /** Freedoms of the distribution that misses follow: its tails let one odd reading be odd. */
 const FREEDOMS = 4
+/** With this scale the middle of the distribution is as wide as the display's own: its tails are the wider. */
+const T_SCALE = 0.85
 /** Share of readings that are slips, anything from 0 to 100; common practice knows them, none has counted them. */
 const SLIPS = 0.01
 const SLIP_DENSITY = SLIPS / 100
@@ -176,16 +171,17 @@ export function missesOf(observations: readonly Observation[], predicted: ArrayL
 }
 
 function robust(innovation: number, deviation: number, variance: number, kept: number): Miss {
-  const u = innovation / deviation
-  const regular = Math.exp(T4) * (1 + (u * u) / FREEDOMS) ** (-(FREEDOMS + 1) / 2) / deviation
+  const scale = T_SCALE * deviation
+  const u = innovation / scale
+  const regular = (Math.exp(T4) * (1 + (u * u) / FREEDOMS) ** (-(FREEDOMS + 1) / 2)) / scale
   const density = (1 - SLIPS) * regular + (variance > 0 ? SLIP_DENSITY : 0)
   const weight = (((1 - SLIPS) * regular) / density) * ((FREEDOMS + 1) / (FREEDOMS + u * u))
   return {
     innovation,
     deviation,
     logLikelihood: Math.log(density),
-    gradient: (weight * u) / deviation,
-    curvature: weight / deviation ** 2,
+    gradient: (weight * u) / scale,
+    curvature: weight / scale ** 2,
     gain: 0,
     kept,
   }

@@ -37,7 +37,13 @@ const courses = new WeakMap<BoxFacts, RoomCourse>()
 /** The room over the box's whole history and forecast, as one draw takes it. */
 export function drawSurroundings(facts: BoxFacts, values: DrawValues): Surroundings {
   const course =
-    courses.get(facts) ?? roomCourse({ ...facts.room, fromS: facts.fromS, toS: facts.nowS + HORIZON_S })
+    courses.get(facts) ??
+    roomCourse({
+      ...facts.room,
+      temperatures: facts.readings.filter(reading => reading.settled && reading.atS <= facts.nowS),
+      fromS: facts.fromS,
+      toS: facts.nowS + HORIZON_S,
+    })
   courses.set(facts, course)
   return courseSurroundings(course, values.roomFactor, { fromS: facts.nowS, factor: values.aheadFactor })
 }

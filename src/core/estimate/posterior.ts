@@ -1,3 +1,4 @@
+import type { Celsius } from '#units/quantity.ts'
 import { daysFromSeconds } from '#units/time.ts'
 import { simulate } from '../network/simulate.ts'
 import { stateAt, type BoxState } from '../assemble/state.ts'
@@ -102,7 +103,7 @@ export function runDraw(
         bufferAt(model, observation.atS),
         run.airRhPercent[i]!,
         point.temperatureC,
-        observation.temperatureC,
+        believedC(observation.temperatureC, point.temperatureC),
       ) + displayErrorRh(facts, values, observation)
     )
   })
@@ -119,15 +120,20 @@ export function runDraw(
   }
 }
 
+/** A box stands in its room: a display further from it than this was misread, or reads in another scale. */
+export const DOUBTED_BEYOND_K = 8
+const believedC = (shownC: Celsius, roomC: Celsius): Celsius =>
+  Math.abs(shownC - roomC) > DOUBTED_BEYOND_K ? roomC : shownC
+
 /** What a display shows beyond the air at a time, as a draw has it. */
 export function displayErrorRh(
   facts: BoxFacts,
   { offsetsRh, driftsRhPerMonth, amiss }: DrawValues,
   { atS, display }: Pick<Observation, 'atS' | 'display'>,
 ): number {
-  const months = daysFromSeconds(atS - facts.fromS) / DAYS_PER_MONTH
-  const shifted =
-    amiss?.kind === 'display' && atS >= amiss.atS && displaysOf(facts)[display!]!.id === amiss.displayId
+  const { id, firstS } = displaysOf(facts)[display!]!
+  const months = daysFromSeconds(atS - firstS) / DAYS_PER_MONTH
+  const shifted = amiss?.kind === 'display' && atS >= amiss.atS && id === amiss.displayId
   return offsetsRh[display!]! + driftsRhPerMonth[display!]! * months + (shifted ? amiss.rhPercent : 0)
 }
 const DAYS_PER_MONTH = 30.4375

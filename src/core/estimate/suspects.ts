@@ -116,6 +116,8 @@ export function findSuspects(
     const width = kind === 'display' ? 1 : step
     const glances = cells
       .filter(i => isPossible(facts, kind, gaps[i]!.atS))
+      // a display that always showed too much has no shift: that is its constant error
+      .filter(i => kind !== 'display' || observations.some(one => one.display === display && one.atS < gaps[i]!.atS))
       .map(i => ({ i, ...glance(kind, gaps[i]!.atS, shareOf(gaps, i, width)) }))
     const top = glances.reduce<(typeof glances)[number] | null>(
       (before, one) => (before && before.gain >= one.gain ? before : one),

@@ -3,6 +3,7 @@ import { DEFAULT_SLIT_SHARE } from '../filament/winding.ts'
 import type { BoxFacts, LeakFacts } from '../evidence/facts.ts'
 import { DRY_MASS_SPREAD } from '../evidence/weighing.ts'
 import { isPresent } from '../model/box-model.ts'
+import { MODEL_SPREAD_RH } from './model-error.ts'
 import { displaysOf } from './displays.ts'
 import type { Amiss } from './amiss.ts'
 
@@ -32,6 +33,8 @@ export interface DrawValues {
   readonly roomFactor: number
   /** Of the weather to come against the room's usual year, on top of `roomFactor`. */
   readonly aheadFactor: number
+  /** How far the air will once stand above what is reckoned, % RH: days and weeks that no usual year has. */
+  readonly wanderRh: number
   /** Openings that nobody logs, against the habit told. */
   readonly habitFactor: number
   /** By display, in the order they were first read: its constant error, % RH, and what that grows by in a month. */
@@ -79,12 +82,15 @@ const HOLDER_SPREAD = 0.35
 /** Puts 0.03–0.15 at two standard deviations about the default. */
 const SLIT_SPREAD = 0.4
 /** How far the room's humidity may be from its usual year, and from its own readings: a share, one deviation. */
-const ROOM_SPREAD = { untold: 0.1, read: 0.05 }
+const ROOM_SPREAD = { untold: 0.07, read: 0.05 }
 /** Weather of a season against its usual one. */
-const AHEAD_SPREAD = 0.07
-const HABIT_SPREAD = 0.35
+const AHEAD_SPREAD = 0.04
+/** The highest of a wandering error over some months, in its standard deviations. */
+const WANDER_MIDDLE = 0.6
+const WANDER_SPREAD = 0.5
+const HABIT_SPREAD = 0.2
 /** A display drifts little, and now and then a lot: about 1 % RH a month at two standard deviations. */
-const driftPerMonth = (z: number): number => 0.18 * z * Math.exp(0.22 * z * z)
+const driftPerMonth = (z: number): number => 0.12 * z * Math.exp(0.25 * z * z)
 /** Spools and charges beyond these share one unknown: each for itself would only make the answer slow. */
 const MOST_SPOOLS = 6
 const MOST_CHARGES = 4
@@ -213,6 +219,13 @@ const KINDS: readonly UnknownKind[] = [
     toValue: (into, z) => (into.aheadFactor = Math.exp(AHEAD_SPREAD * z)),
   },
   {
+    id: 'wander',
+    applies: () => once(true),
+    cause: 'the weather of single weeks',
+    asks: nothing,
+    toValue: (into, z) => (into.wanderRh = MODEL_SPREAD_RH * (WANDER_MIDDLE + WANDER_SPREAD * z)),
+  },
+  {
     id: 'habit',
     applies: facts => once(facts.openingsPerMonth > 0),
     cause: 'how often it is opened',
@@ -264,6 +277,7 @@ const middling = (facts: BoxFacts): Draft => ({
   slitShare: DEFAULT_SLIT_SHARE,
   roomFactor: 1,
   aheadFactor: 1,
+  wanderRh: MODEL_SPREAD_RH * WANDER_MIDDLE,
   habitFactor: 1,
   offsetsRh: displaysOf(facts).map(() => 0),
   driftsRhPerMonth: displaysOf(facts).map(() => 0),

@@ -83,44 +83,44 @@ export interface RoomCourse {
   readonly saturationGPerL: Float64Array
 }
 
+/** A thermometer's word, wherever in the room it stands. */
+export interface RoomTemperature {
+  readonly atS: Seconds
+  readonly temperatureC: Celsius
+}
+
 /**
  * The room's air over a run: the monthly profile, bent to pass through the room's own readings, day by day.
  * @param readings in order of time; may be none
+ * @param temperatures what displays in the boxes show, in order of time: a room that is always warmer than its profile
+ * stays so; left out: the room's own readings alone tell, and their word fades
  */
 export function roomCourse(room: {
   profile: MonthlyProfile
   readings: readonly RoomReading[]
+  temperatures?: readonly RoomTemperature[]
   fromS: Seconds
   toS: Seconds
 }): RoomCourse {
   const days = Math.ceil(daysFromSeconds(room.toS - room.fromS)) + 2
   const temperatureC = new Float64Array(days)
   const relativeHumidityPercent = new Float64Array(days)
-  const departures = room.readings.map(reading => {
-    const usual = profileAt(room.profile, reading.atS)
-    return {
-      atS: reading.atS,
-      temperatureC: reading.temperatureC - usual.temperatureC,
-      rhPercent: reading.relativeHumidityPercent - usual.relativeHumidityPercent,
-    }
-  })
-  let next = 0
+  const usualAt = (atS: Seconds) => profileAt(room.profile, atS)
+  const rhOff = departure(
+    room.readings.map(({ atS, relativeHumidityPercent: rh }) => ({
+      atS,
+      off: rh - usualAt(atS).relativeHumidityPercent,
+    })),
+    0,
+  )
+  const told = room.temperatures?.length ? room.temperatures : room.readings
+  const offsC = told.map(({ atS, temperatureC: c }) => ({ atS, off: c - usualAt(atS).temperatureC }))
+  const cOff = departure(steadied(offsC), told === room.temperatures ? middleOf(offsC) : 0)
   for (let day = 0; day < days; day++) {
     const timeS = room.fromS + secondsFromDays(day)
-    while (next < departures.length && departures[next]!.atS <= timeS) next++
-    const before = departures[next - 1]
-    const after = departures[next]
-    let share = 0
-    let fade = 1
-    if (before && after) share = (timeS - before.atS) / (after.atS - before.atS)
-    else if (before) fade = Math.exp(-(timeS - before.atS) / RETURN_S)
-    const from = before ?? after
-    const to = after ?? before
-    const usual = profileAt(room.profile, timeS)
-    const offC = from && to ? fade * (from.temperatureC * (1 - share) + to.temperatureC * share) : 0
-    const offRh = from && to ? fade * (from.rhPercent * (1 - share) + to.rhPercent * share) : 0
-    temperatureC[day] = usual.temperatureC + offC
-    relativeHumidityPercent[day] = usual.relativeHumidityPercent + offRh
+    const usual = usualAt(timeS)
+    temperatureC[day] = usual.temperatureC + cOff(timeS)
+    relativeHumidityPercent[day] = usual.relativeHumidityPercent + rhOff(timeS)
   }
   return {
     fromS: room.fromS,
@@ -128,6 +128,36 @@ export function roomCourse(room: {
     relativeHumidityPercent,
     saturationGPerL: temperatureC.map(saturationDensityGPerL),
   }
+}
+
+interface Departure {
+  readonly atS: Seconds
+  readonly off: number
+}
+
+/** How far from its usual year a room is, straight between what is known; after the last it fades to what it usually is. */
+function departure(known: readonly Departure[], usualOff: number): (timeS: Seconds) => number {
+  let next = 0
+  return timeS => {
+    if (known.length === 0) return 0
+    while (next < known.length && known[next]!.atS <= timeS) next++
+    const before = known[next - 1]
+    const after = known[next]
+    if (!before) return after!.off
+    if (!after) return usualOff + (before.off - usualOff) * Math.exp((before.atS - timeS) / RETURN_S)
+    const share = (timeS - before.atS) / (after.atS - before.atS)
+    return before.off * (1 - share) + after.off * share
+  }
+}
+
+/** Each the middle of five in a row: one slip, °F for °C, moves nothing. Few are taken as they are, but none far off. */
+const steadied = (offs: readonly Departure[]): Departure[] =>
+  offs.map(({ atS }, i) => ({ atS, off: middleOf(offs.slice(Math.max(0, i - 2), i + 3)) }))
+
+function middleOf(offs: readonly Departure[]): number {
+  if (offs.length === 0) return 0
+  const sorted = offs.map(({ off }) => off).sort((a, b) => a - b)
+  return sorted[(sorted.length - 1) >> 1]!
 }
 
 /**
