@@ -23,7 +23,7 @@ export interface Suspect {
 }
 
 /** Below this share by the first glance an account is not looked into. */
-const WORTH_A_LOOK = 0.004
+const WORTH_A_LOOK = 0.01
 const MOST_SUSPECTS = 3
 /** Times looked at first; then those beside the best. */
 const COARSE_TIMES = 12
