@@ -20,6 +20,8 @@ export interface Measured {
   readonly lineDays: number | null
   readonly lastTimeDays: number | null
   readonly contradicts: boolean
+  readonly contradiction: boolean
+  readonly shown: boolean
   /** The first of what the report takes to be wrong; null: nothing, or it cannot tell. */
   readonly cause: string | null
   readonly ms: number
@@ -41,8 +43,11 @@ export function measured(part: Part, { seed, pace, facts, leftS }: Kept): Measur
     cameDays: cameDays(leftS, facts.nowS),
     lineDays: straightLineDays(facts),
     lastTimeDays: asLastTimeDays(facts),
-    contradicts: report.contradiction !== null,
-    cause: null,
+    // said: it fits nothing, something is named as wrong, or the date is the display's own word that it is over
+    contradicts: report.contradiction !== null || report.wrong.length > 0,
+    contradiction: report.contradiction !== null,
+    shown: report.standing?.is === 'shown',
+    cause: report.wrong[0]?.cause ?? null,
     ms,
   }
 }

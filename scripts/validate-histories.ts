@@ -78,7 +78,8 @@ const result = {
     ),
     early: shareOf(open.filter(isEarly), open.length),
     bias: rounded(biasOf(open), 2),
-    contradicted: truly.filter(one => one.contradicts).length,
+    contradicted: truly.filter(one => one.contradiction).length,
+    datesShown: truly.filter(one => one.shown).length,
   },
   scores: peers,
   wrongly: Object.fromEntries(

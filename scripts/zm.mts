@@ -25,6 +25,6 @@ if(share===undefined){
   const {facts,leftS,pace}=unpacked(p); const t=performance.now(); const r=estimateBox(facts); const ms=performance.now()-t
   const s=r.leaves!.spread; const rep=r as any
   const top=rep.accounts?.filter((a:any)=>a.kind!=='as told')[0]
-  process.send!({part:n,i,pace,n:facts.readings.length,last:facts.readings.at(-1)?.relativeHumidityPercent,T:facts.targetRhPercent,lowDays:inDays(s.low,facts.nowS),middleDays:inDays(s.middle,facts.nowS),highDays:inDays(s.high,facts.nowS),cameDays:cameDays(leftS,facts.nowS),contra:r.contradiction?(r.contradiction.where+r.contradiction.observations):'',amiss:top&&top.share>.5?top.kind:null,acc:rep.accounts?.map((a:any)=>a.kind+' '+a.share.toFixed(2)).join(', '),ess:r.effectiveDraws,ms})
+  process.send!({part:n,i,pace,n:facts.readings.length,last:facts.readings.at(-1)?.relativeHumidityPercent,T:facts.targetRhPercent,lowDays:inDays(s.low,facts.nowS),middleDays:inDays(s.middle,facts.nowS),highDays:inDays(s.high,facts.nowS),cameDays:cameDays(leftS,facts.nowS),contra:r.contradiction?(r.contradiction.where+r.contradiction.observations):'',amiss:rep.wrong?.[0]?.cause??null,acc:rep.accounts?.map((a:any)=>a.kind+' '+a.share.toFixed(2)).join(', '),ess:r.effectiveDraws,ms})
  })
 }

@@ -86,6 +86,7 @@ export function boxFacts(state: State, view: BoxView, nowMs: number): BoxFacts |
         temperatureC: reading.temperatureC,
         relativeHumidityPercent: reading.relativeHumidityPercent,
         settled: reading.settled && reading.atMs >= startsMs,
+        displayId: reading.instrumentId,
       })),
     targetRhPercent: view.target?.rhPercent ?? null,
   }

@@ -5,6 +5,8 @@ import { saturationDensityGPerL } from '../air/vapour.ts'
 import type { BoxFacts } from '../evidence/facts.ts'
 import { isPresent } from '../model/box-model.ts'
 import { findContradiction } from './contradiction.ts'
+import { dateStanding } from './date-standing.ts'
+import { findWrong } from './wrong.ts'
 import { displayErrorRh } from './posterior.ts'
 import { displayOf, displaysOf } from './displays.ts'
 import { futureCurves, pastCurve } from './curves.ts'
@@ -110,6 +112,13 @@ export function ensembleOf(facts: BoxFacts, options: ReportOptions = {}): Ensemb
           ...leaveDates(datesS, weights, facts.nowS),
           sharesOfDates: sharesOfDates(datesS, weights),
         }
+  const contradiction = findContradiction(posterior, observations, unknowns)
+  const charges = chargesNow(facts, draws, perDraw, weights, { rhPercent: roomRhPercent, temperatureC })
+  const floor = floorOf(facts, draws, weights, streams, roomRhPercent, temperatureC)
+  const wrong = findWrong(
+    { accounts: posterior.accounts, floor, held: charges.held, streams, targetRhPercent: target },
+    shownNow(facts),
+  )
   const report: BoxReport = {
     nowS: facts.nowS,
     targetRhPercent: target,
@@ -120,7 +129,9 @@ export function ensembleOf(facts: BoxFacts, options: ReportOptions = {}): Ensemb
     unfinishedDraws: unfinished,
     ends: posterior.ends,
     accounts: posterior.accounts,
-    contradiction: findContradiction(posterior, observations, unknowns),
+    contradiction,
+    wrong,
+    standing: leaves && dateStanding(leaves, facts.nowS, contradiction, wrong),
     leaves,
     strictest: strictestCost(facts, draws, weights),
     causes: target === null ? [] : causesOfWidth(draws, weights, datesS, unknowns),
@@ -148,7 +159,7 @@ export function ensembleOf(facts: BoxFacts, options: ReportOptions = {}): Ensemb
     ),
     inflowMgPerDay,
     streams,
-    ...chargesNow(facts, draws, perDraw, weights, { rhPercent: roomRhPercent, temperatureC }),
+    ...charges,
     spools: spoolsNow(
       facts,
       draws,
@@ -159,7 +170,7 @@ export function ensembleOf(facts: BoxFacts, options: ReportOptions = {}): Ensemb
         0.5,
       ),
     ),
-    floor: floorOf(facts, draws, weights, streams, roomRhPercent, temperatureC),
+    floor,
     past: pastCurve(facts, draws, weights, datesS),
     futures: futureCurves(
       facts,
@@ -174,6 +185,19 @@ export function ensembleOf(facts: BoxFacts, options: ReportOptions = {}): Ensemb
     ],
   }
   return { report, draws, weights, inflows }
+}
+
+/** What the display last showed, where that tells of the box as it is: settled, and since its beads were last renewed. */
+function shownNow({ readings, charges, nowS }: BoxFacts): number | null {
+  const last = readings.findLast(reading => reading.settled && reading.atS <= nowS)
+  if (!last) return null
+  const renewedS = Math.max(
+    ...charges.flatMap(({ inS, outS, heatings }) => [
+      ...[inS, outS ?? -Infinity].filter(atS => atS <= nowS),
+      ...heatings.map(heating => heating.atS),
+    ]),
+  )
+  return last.atS >= renewedS ? last.relativeHumidityPercent : null
 }
 
 /** The display read last: what it would show now is what the next reading is held against. */

@@ -25,7 +25,7 @@ export const PRIORS: Readonly<Record<AmissKind, number>> = {
   opened: 0.04,
   renewed: 0.02,
   damp: 0.04,
-  display: 0.02,
+  display: 0.025,
 }
 
 const lognormal = (middle: number, spread: number, z: number) => middle * Math.exp(spread * z)
@@ -42,7 +42,7 @@ export function amissAt(kind: AmissKind, atS: Seconds, displayId: string): (z: n
     case 'damp':
       return z => ({ kind, atS, rhPercent: 45 + 47 * normalCdf(z) })
     case 'display':
-      return z => ({ kind, atS, displayId, rhPercent: 6 * z })
+      return z => ({ kind, atS, displayId, rhPercent: 8 * z })
   }
 }
 

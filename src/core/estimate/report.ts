@@ -1,4 +1,6 @@
 import type { Way } from '../model/box-model.ts'
+import type { DateStanding } from './date-standing.ts'
+import type { Wrong } from './wrong.ts'
 import type { Account } from './accounts.ts'
 import type { Posterior } from './posterior.ts'
 import type { Contradiction } from './contradiction.ts'
@@ -71,6 +73,10 @@ export interface BoxReport {
   /** Everything as told, then what else explains the readings; shares sum to 1. */
   readonly accounts: readonly Account[]
   readonly contradiction: Contradiction | null
+  /** What may be wrong, the likeliest first; nothing while all is well. */
+  readonly wrong: readonly Wrong[]
+  /** Whether its date may be shown; null without a target. */
+  readonly standing: DateStanding | null
   readonly leaves: (LeaveDates & { readonly sharesOfDates: SharesOfDates }) | null
   /** The spools with the strictest target, and when the box would leave the next one if they were taken out now. */
   readonly strictest: StrictestCost | null

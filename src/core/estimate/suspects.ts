@@ -94,7 +94,7 @@ export function findSuspects(
   const displayId = displaysOf(facts)[display]!.id
   const glance = (kind: AmissKind, atS: number, share: number): Glance => {
     if (kind === 'display') {
-      const { a, b } = along(observations.map(one => (one.display === display && one.atS >= atS ? 6 : 0)))
+      const { a, b } = along(observations.map(one => (one.display === display && one.atS >= atS ? 8 : 0)))
       return { kind, atS, share, gain: (0.5 * b * b) / (a + 1) - 0.5 * Math.log(a + 1) }
     }
     const amiss = amissAt(kind, atS, displayId)(0)
