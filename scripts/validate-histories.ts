@@ -35,7 +35,12 @@ const share = (index: number) =>
     child.stdout.on('data', (chunk: Buffer) => (said += chunk.toString()))
     child.once('close', code =>
       code === 0
-        ? resolve(said.split('\n').filter(Boolean).map(line => JSON.parse(line) as Measured))
+        ? resolve(
+            said
+              .split('\n')
+              .filter(Boolean)
+              .map(line => JSON.parse(line) as Measured),
+          )
         : reject(new Error(`A share of the histories ended with ${code}.`)),
     )
   })
@@ -60,7 +65,10 @@ const score = (name: string, said: readonly Said[]) =>
     winklerDays: rounded(winklerDays(said), 1),
   })
 score('veld', open)
-score('straight line', asRanges(open.flatMap(one => (one.lineDays === null ? [] : [{ ...one, days: one.lineDays }]))))
+score(
+  'straight line',
+  asRanges(open.flatMap(one => (one.lineDays === null ? [] : [{ ...one, days: one.lineDays }]))),
+)
 const again = open.filter(one => one.lastTimeDays !== null)
 score('veld, where there were beads before', again)
 score('as long as last time', asRanges(again.map(one => ({ ...one, days: one.lastTimeDays! }))))
@@ -88,7 +96,13 @@ const result = {
       const dated = list.filter(isOpen)
       return [
         wrong,
-        { ...held(list), heldOrSaid: shareOf(dated.filter(one => isHeld(one) || one.contradicts), dated.length) },
+        {
+          ...held(list),
+          heldOrSaid: shareOf(
+            dated.filter(one => isHeld(one) || one.contradicts),
+            dated.length,
+          ),
+        },
       ]
     }),
   ),

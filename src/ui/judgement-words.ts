@@ -1,11 +1,11 @@
-import { dateAnswer, enteredAnswer, settlesAtAnswer } from '#core/answers/answers.ts'
+import { dateAnswer, enteredAnswer, readAgainAnswer, settlesAtAnswer } from '#core/answers/answers.ts'
 import { floorAnswer } from '#core/answers/box-answers.ts'
 import type { Answer } from '#core/answer.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
-import type { BoxJudgement } from '#core/verdict/box.ts'
+import type { AmissCause, BoxJudgement } from '#core/verdict/box.ts'
 import { USUAL_HYGROMETER } from '#core/reading/hygrometer.ts'
 import { msFromSeconds } from '#units/time.ts'
-import { dayText, isoDay, shortDayText } from './dates.ts'
+import { againText, dayText, isoDay, shortDayText } from './dates.ts'
 import { inWhole, THIN } from './format.ts'
 
 /** A judgement in words, the same on the page, the slip and the card: what leads, the figure with its reason, the rest. */
@@ -118,6 +118,24 @@ export function judgementWords(
             tail: ' at best',
           }
         : null
+    case 'amiss': {
+      const since =
+        judgement.sinceS === null || short ? '' : ` since about ${dayWord(judgement.sinceS, nowMs, zone)}`
+      const [what, act] = AMISS[judgement.cause]
+      return { lead: short ? act : `${what}${since}: ${act}`, figure: null, tail: '' }
+    }
+    case 'read again': {
+      const leaves = report?.leaves
+      if (!leaves) return null
+      return {
+        lead: short ? 'read it ' : 'not known yet: read it again ',
+        figure: {
+          answer: readAgainAnswer(report.nowS, leaves.spread.middle, judgement.readS),
+          text: (short ? shortDayText : againText)(msFromSeconds(judgement.readS), nowMs, zone),
+        },
+        tail: '',
+      }
+    }
     case 'not known': {
       const todo = short ? (SHORT_TODO[judgement.todo] ?? judgement.todo) : judgement.todo
       return judgement.todo.startsWith('wait') && !report
@@ -127,9 +145,17 @@ export function judgementWords(
   }
 }
 
+/** What is amiss, and the act that puts it right. */
+export const AMISS: Readonly<Record<AmissCause, readonly [what: string, act: string]>> = {
+  leak: ['its lid lets in more than it did', 'seal it'],
+  damp: ['a spool came in damp', 'dry it'],
+  display: ['its display shows something else than the air', 'check the display'],
+}
+
 /** What fits on a slip. */
 const SHORT_TODO: Readonly<Record<string, string>> = {
   'weigh the beads': 'weigh beads',
   'put a spool in: it has no target yet': 'no spool',
   'tell what desiccant is in it': 'no beads',
+  'what was read and told does not fit': 'does not fit',
 }

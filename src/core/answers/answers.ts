@@ -255,6 +255,13 @@ export const missAnswer = (
     ],
   )
 
+/** When a reading tells most. @param middleS the date as likely before as after @param readAgainS what the estimate says */
+export const readAgainAnswer = (nowS: number, middleS: number, readAgainS: number): Answer =>
+  answer('read it again', readAgainS, 'time', 'computed', 'read-again', [
+    input('t', 'now', nowS, 'time', 'told'),
+    input('n', 'days to the middle date', (middleS - nowS) / 86_400, 'days', 'computed'),
+  ])
+
 export const settlesAtAnswer = (disturbedS: number, hours: number): Answer =>
   answer('settled at', disturbedS + hours * 3600, 'time', 'computed', 'settles-at', [
     input('o', 'opened, or beads put in', disturbedS, 'time', 'told'),

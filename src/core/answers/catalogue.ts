@@ -22,6 +22,11 @@ export const FORMULAS = {
     text: 't = o + h',
     source: 'common practice: 6 h after an opening, 24 h after a new charge',
   },
+  'read-again': {
+    text: 't + n/4, 3 to 14 days',
+    source:
+      'common practice: a quarter of the way, not sooner than a change would show, not later than a round',
+  },
   'days-since': { text: 'n = calendar days from a to b', source: 'arithmetic' },
   'sorption-inverse': {
     text: 'φ = 100 · 2·w / (A + √(A² + 4·K·w²))',

@@ -62,13 +62,13 @@ export function sampleAccounts(
   const top = Math.max(...logs)
   const raw = logs.map(log => Math.exp(log - top))
   const sum = raw.reduce((total, share) => total + share, 0)
-  const kept = all
-    .map((one, i) => ({ ...one, share: raw[i]! / sum }))
-    .filter(one => one.share >= LEAST_SHARE)
+  const kept = all.map((one, i) => ({ ...one, share: raw[i]! / sum })).filter(one => one.share >= LEAST_SHARE)
   const keptSum = kept.reduce((total, { share }) => total + share, 0)
   const draws = kept.flatMap(({ posterior }) => posterior.draws)
   const weights = Float64Array.from(
-    kept.flatMap(({ posterior, share }) => Array.from(posterior.weights, weight => (weight * share) / keptSum)),
+    kept.flatMap(({ posterior, share }) =>
+      Array.from(posterior.weights, weight => (weight * share) / keptSum),
+    ),
   )
   return {
     draws,
@@ -89,6 +89,7 @@ export function sampleAccounts(
 }
 
 function likeliest({ draws }: Posterior): Draw {
-  const misfit = ({ z, logLikelihood }: Draw) => 0.5 * z.reduce((sum, value) => sum + value * value, 0) - logLikelihood
+  const misfit = ({ z, logLikelihood }: Draw) =>
+    0.5 * z.reduce((sum, value) => sum + value * value, 0) - logLikelihood
   return draws.reduce((best, draw) => (misfit(draw) < misfit(best) ? draw : best))
 }

@@ -11,6 +11,11 @@ export type Amiss =
   /** Spools that came in then were as damp as this, not as told. */
   | { readonly kind: 'damp'; readonly atS: Seconds; readonly rhPercent: number }
   /** One display shows so much more from then on. */
-  | { readonly kind: 'display'; readonly atS: Seconds; readonly displayId: string; readonly rhPercent: number }
+  | {
+      readonly kind: 'display'
+      readonly atS: Seconds
+      readonly displayId: string
+      readonly rhPercent: number
+    }
 
 export type AmissKind = Amiss['kind']

@@ -28,8 +28,7 @@ export function dateStanding(
 ): DateStanding {
   if (contradiction) return { is: 'withdrawn', why: 'contradiction' }
   const [first] = wrong
-  if (first?.cause === 'display' && first.share >= SURE_OF_A_CAUSE)
-    return { is: 'withdrawn', why: 'display' }
+  if (first?.cause === 'display' && first.share >= SURE_OF_A_CAUSE) return { is: 'withdrawn', why: 'display' }
   const { low, middle, high } = leaves.spread
   const lowDays = daysFromSeconds(low - nowS)
   const highDays = daysFromSeconds(high - nowS)
@@ -39,5 +38,4 @@ export function dateStanding(
 
 /** When the next reading tells most: a quarter of the way to the middle date, three to fourteen days off. */
 export const readAgainS = (middleS: Seconds, nowS: Seconds): Seconds =>
-  nowS +
-  secondsFromDays(Math.min(LATEST_DAYS, Math.max(SOONEST_DAYS, daysFromSeconds(middleS - nowS) / 4)))
+  nowS + secondsFromDays(Math.min(LATEST_DAYS, Math.max(SOONEST_DAYS, daysFromSeconds(middleS - nowS) / 4)))

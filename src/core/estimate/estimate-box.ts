@@ -115,9 +115,11 @@ export function ensembleOf(facts: BoxFacts, options: ReportOptions = {}): Ensemb
   const contradiction = findContradiction(posterior, observations, unknowns)
   const charges = chargesNow(facts, draws, perDraw, weights, { rhPercent: roomRhPercent, temperatureC })
   const floor = floorOf(facts, draws, weights, streams, roomRhPercent, temperatureC)
+  const shownRhPercent = shownNow(facts)
+  const atTarget = target !== null && shownRhPercent !== null && shownRhPercent >= target
   const wrong = findWrong(
     { accounts: posterior.accounts, floor, held: charges.held, streams, targetRhPercent: target },
-    shownNow(facts),
+    atTarget,
   )
   const report: BoxReport = {
     nowS: facts.nowS,
@@ -130,6 +132,7 @@ export function ensembleOf(facts: BoxFacts, options: ReportOptions = {}): Ensemb
     ends: posterior.ends,
     accounts: posterior.accounts,
     contradiction,
+    atTarget,
     wrong,
     standing: leaves && dateStanding(leaves, facts.nowS, contradiction, wrong),
     leaves,
@@ -138,7 +141,9 @@ export function ensembleOf(facts: BoxFacts, options: ReportOptions = {}): Ensemb
     worth: target === null ? [] : worthOfKnowing(draws, weights, datesS, unknowns, facts.nowS),
     expectedRhPercent: TWENTIETHS.map(share =>
       weightedQuantile(
-        draws.map(draw => draw.airRhNowPercent + displayErrorRh(facts, draw.values, { atS: facts.nowS, display })),
+        draws.map(
+          draw => draw.airRhNowPercent + displayErrorRh(facts, draw.values, { atS: facts.nowS, display }),
+        ),
         weights,
         share,
       ),
@@ -188,9 +193,10 @@ export function ensembleOf(facts: BoxFacts, options: ReportOptions = {}): Ensemb
 }
 
 /** What the display last showed, where that tells of the box as it is: settled, and since its beads were last renewed. */
-function shownNow({ readings, charges, nowS }: BoxFacts): number | null {
+function shownNow({ readings, charges, hygrometer, nowS }: BoxFacts): number | null {
   const last = readings.findLast(reading => reading.settled && reading.atS <= nowS)
-  if (!last) return null
+  // at its floor a display says "at most": that is no word of a target lost
+  if (!last || last.relativeHumidityPercent <= hygrometer.floorPercentRh) return null
   const renewedS = Math.max(
     ...charges.flatMap(({ inS, outS, heatings }) => [
       ...[inS, outS ?? -Infinity].filter(atS => atS <= nowS),

@@ -160,7 +160,13 @@ test('the history of random boxes closes its books to 1e-9 of what moved', () =>
         i === 0 ? { ...spool, inS: facts.fromS + 20 * DAY, cardboardG: 210 } : spool,
       ),
     }
-    const network = historyNetwork(eventful, modelOfDraw(eventful, { ...truth, residueGPerG: 0.01 }))
+    const unknowns = unknownsOf(eventful)
+    const middle = drawValues(eventful, unknowns, new Float64Array(unknowns.length))
+    const { leakLPerH } = truth
+    const network = historyNetwork(
+      eventful,
+      modelOfDraw(eventful, { ...middle, leakLPerH, residueGPerG: 0.01 }),
+    )
     const run = simulate(network, {
       fromS: facts.fromS,
       toS: facts.nowS,
@@ -192,7 +198,7 @@ test('unknowns: only what applies is asked, and draws stay inside what was told'
   const { facts } = made(2, 30)
   const ids = unknownsOf(facts).map(u => u.id)
   // told by weight on the packet: shared by every weighing, and nothing to ask
-  expect(unknownsOf(facts).find(u => u.id === 'mass')).toMatchObject({ ask: null })
+  expect(unknownsOf(facts).find(u => u.id === 'mass')).toMatchObject({ asks: null })
   const [charge] = facts.charges
   const measured = { ...facts, charges: [{ ...charge!, massKnowledge: 'measured' as const }] }
   expect(unknownsOf(measured).map(u => u.id)).not.toContain('mass')

@@ -7,7 +7,10 @@ export interface EvenPoints {
 }
 
 /** As many as there are dimensions to tell apart; further ones share a step and differ by their rotation. */
-const PRIMES = [2, 3, 5, 7, 11, 13, 17, 19, 23, 29, 31, 37, 41, 43, 47, 53, 59, 61, 67, 71, 73, 79, 83, 89, 97, 101, 103, 107, 109, 113]
+const PRIMES = [
+  2, 3, 5, 7, 11, 13, 17, 19, 23, 29, 31, 37, 41, 43, 47, 53, 59, 61, 67, 71, 73, 79, 83, 89, 97, 101, 103,
+  107, 109, 113,
+]
 
 /**
  * Multiples of an irrational step in each dimension, all turned by one random rotation: few draws then stand for many.

@@ -66,7 +66,9 @@ export type StandingDraw = Draw & { readonly now: BoxState }
 export function standingDraws(posterior: Posterior): { draws: StandingDraw[]; weights: Float64Array } {
   const all = posterior.draws
     .map((draw, i) => ({ draw, weight: posterior.weights[i]! }))
-    .filter((item): item is { draw: StandingDraw; weight: number } => item.weight > 0 && item.draw.now !== null)
+    .filter(
+      (item): item is { draw: StandingDraw; weight: number } => item.weight > 0 && item.draw.now !== null,
+    )
   const sum = all.reduce((total, { weight }) => total + weight, 0)
   const picks = evenPicks(
     all.map(({ draw }) => draw.airRhNowPercent),
@@ -113,24 +115,37 @@ export function leaveDates(datesS: ArrayLike<number>, weights: ArrayLike<number>
   }
 }
 
-/** Share of the dates' variation that goes with each unknown, largest first. */
+/** Share of the dates' variation that goes with each kind of unknown, largest first. */
 export function causesOfWidth(
   draws: readonly Draw[],
   weights: ArrayLike<number>,
   datesS: ArrayLike<number>,
   unknowns: readonly Unknown[],
 ): { id: string; name: string; share: number }[] {
-  return unknowns
-    .map((unknown, k) => ({
-      id: unknown.id,
-      name: unknown.cause,
-      share: weightedCorrelationSquared(
-        draws.map(draw => draw.z[k]!),
-        datesS,
-        weights,
-      ),
+  const shareOf = (k: number) =>
+    weightedCorrelationSquared(
+      draws.map(draw => draw.z[k]!),
+      datesS,
+      weights,
+    )
+  return kindsOf(unknowns)
+    .map(({ kind, cause, members }) => ({
+      id: kind,
+      name: cause,
+      share: members.reduce((sum, k) => sum + shareOf(k), 0),
     }))
     .sort((a, b) => b.share - a.share)
+}
+
+/** Unknowns that one answer would tell, together; each by its place in the draw vectors. */
+function kindsOf(unknowns: readonly Unknown[]) {
+  const kinds = new Map<string, { kind: string; cause: string; asks: string | null; members: number[] }>()
+  unknowns.forEach(({ kind, cause, asks }, k) => {
+    const known = kinds.get(kind)
+    if (known) known.members.push(k)
+    else kinds.set(kind, { kind, cause, asks, members: [k] })
+  })
+  return [...kinds.values()]
 }
 
 /** Shares of the draws, and the date by which each has left the target. */
@@ -170,28 +185,31 @@ export function worthOfKnowing(
   nowS: Seconds,
 ): Worth[] {
   const worth: Worth[] = []
-  unknowns.forEach((unknown, k) => {
-    if (unknown.asks === null) return
-    const column = draws.map(draw => draw.z[k]!)
-    const mean = weightedMean(column, weights)
-    const deviation = Math.sqrt(
-      weightedMean(
-        column.map(z => (z - mean) ** 2),
-        weights,
-      ),
-    )
-    const raw = column.map(
-      (z, i) => weights[i]! * Math.exp(-0.5 * ((z - mean) / (FIXED_WITHIN * deviation)) ** 2),
-    )
+  for (const { kind, asks, members } of kindsOf(unknowns)) {
+    if (asks === null) continue
+    const raw = Float64Array.from(weights)
+    for (const k of members) {
+      const column = draws.map(draw => draw.z[k]!)
+      const mean = weightedMean(column, weights)
+      const deviation = Math.sqrt(
+        weightedMean(
+          column.map(z => (z - mean) ** 2),
+          weights,
+        ),
+      )
+      // several at once are held as loosely as leaves draws to count
+      const within = FIXED_WITHIN * Math.sqrt(members.length) * deviation
+      column.forEach((z, i) => (raw[i]! *= Math.exp(-0.5 * ((z - mean) / within) ** 2)))
+    }
     const sum = raw.reduce((a, b) => a + b, 0)
     const held = raw.map(weight => weight / sum)
     if (effectiveCount(held) >= FEWEST_DRAWS)
       worth.push({
-        id: unknown.id,
-        ask: unknown.asks,
+        id: kind,
+        ask: asks,
         spread: spreadOf(datesS, held),
         sharesOfDates: sharesOfDates(datesS, held),
       })
-  })
+  }
   return worth.sort((a, b) => feltWidth(a.spread, nowS) - feltWidth(b.spread, nowS))
 }

@@ -14,7 +14,13 @@ import { DRY_MASS_SPREAD } from '../evidence/weighing.ts'
 import type { BoxFacts, ChargeFacts, HeatingFacts, SpoolFacts } from '../evidence/facts.ts'
 import { spoolSolidsL } from '../filament/winding.ts'
 import { settledOpenings } from '../model/openings.ts'
-import { isPresent, type BoxModel, type ChargeModel, type Inlet, type SpoolModel } from '../model/box-model.ts'
+import {
+  isPresent,
+  type BoxModel,
+  type ChargeModel,
+  type Inlet,
+  type SpoolModel,
+} from '../model/box-model.ts'
 import type { Surroundings } from '../network/network.ts'
 import { loadingAfterHeatGPerG } from '../renewal/loading-after-heat.ts'
 import { usualRenewalC } from '../renewal/ways.ts'
@@ -168,7 +174,10 @@ const spoolModel = (spool: SpoolFacts, share: number, values: DrawValues): Spool
 function lidInlet(facts: BoxFacts, values: DrawValues): Inlet {
   const { amiss } = values
   const leaks = [...values.leaksBeforeLPerH, values.leakLPerH]
-  const changes = (facts.leaksBefore ?? []).map(({ untilS }, i) => ({ atS: untilS, conductanceLPerH: leaks[i + 1]! }))
+  const changes = (facts.leaksBefore ?? []).map(({ untilS }, i) => ({
+    atS: untilS,
+    conductanceLPerH: leaks[i + 1]!,
+  }))
   if (amiss?.kind === 'leak') {
     const before = changes.findLast(change => change.atS <= amiss.atS)?.conductanceLPerH ?? leaks[0]!
     // a lid that was mended afterwards leaks as the mended one does

@@ -73,6 +73,8 @@ export interface BoxReport {
   /** Everything as told, then what else explains the readings; shares sum to 1. */
   readonly accounts: readonly Account[]
   readonly contradiction: Contradiction | null
+  /** The display stood at the target or over it when it last told of the box as it is. */
+  readonly atTarget: boolean
   /** What may be wrong, the likeliest first; nothing while all is well. */
   readonly wrong: readonly Wrong[]
   /** Whether its date may be shown; null without a target. */

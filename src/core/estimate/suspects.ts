@@ -102,7 +102,9 @@ export function findSuspects(
     const { a, b } = along(there.map((value, o) => value - told[o]!))
     const amounts = kind === 'renewed' ? [1] : AMOUNTS
     const gain = Math.max(
-      ...amounts.map(alpha => b * alpha - 0.5 * a * alpha ** 2 - 0.5 * (Math.log(alpha) / AMOUNT_SPREAD) ** 2),
+      ...amounts.map(
+        alpha => b * alpha - 0.5 * a * alpha ** 2 - 0.5 * (Math.log(alpha) / AMOUNT_SPREAD) ** 2,
+      ),
     )
     return { kind, atS, share, gain: gain - (kind === 'renewed' ? 0 : 0.5 * Math.log(1 + a)) }
   }
@@ -112,12 +114,16 @@ export function findSuspects(
   const found: Glance[][] = []
   for (const kind of ['display', 'leak', 'opened', 'renewed'] as const) {
     if (shouldStop?.()) return []
-    const cells = kind === 'display' ? gaps.map((_, i) => i) : gaps.map((_, i) => i).filter(i => i % step === step - 1)
+    const cells =
+      kind === 'display' ? gaps.map((_, i) => i) : gaps.map((_, i) => i).filter(i => i % step === step - 1)
     const width = kind === 'display' ? 1 : step
     const glances = cells
       .filter(i => isPossible(facts, kind, gaps[i]!.atS))
       // a display that always showed too much has no shift: that is its constant error
-      .filter(i => kind !== 'display' || observations.some(one => one.display === display && one.atS < gaps[i]!.atS))
+      .filter(
+        i =>
+          kind !== 'display' || observations.some(one => one.display === display && one.atS < gaps[i]!.atS),
+      )
       .map(i => ({ i, ...glance(kind, gaps[i]!.atS, shareOf(gaps, i, width)) }))
     const top = glances.reduce<(typeof glances)[number] | null>(
       (before, one) => (before && before.gain >= one.gain ? before : one),

@@ -49,6 +49,8 @@ export interface DrawValues {
 /** One thing not known for certain, as a standard normal variable z. */
 export interface Unknown {
   readonly id: string
+  /** Its kind: every spool has a wetness of its own, and one answer tells of all. */
+  readonly kind: string
   /** As a cause: "the width comes mostly from …". */
   readonly cause: string
   /** The one thing a person could tell to settle it; null where nobody can. */
@@ -168,7 +170,8 @@ const KINDS: readonly UnknownKind[] = [
   },
   {
     id: 'residue',
-    applies: facts => once(hasCharges(facts)),
+    applies: facts =>
+      once(facts.charges.length > 1 || facts.charges.some(charge => charge.heatings.length > 0)),
     cause: 'what heating left in the beads',
     asks: nothing,
     toValue: (into, z) => {
@@ -237,7 +240,8 @@ const KINDS: readonly UnknownKind[] = [
     applies: facts => displaysOf(facts).map((_, i) => String(i)),
     cause: "the display's own error",
     asks: nothing,
-    toValue: (into, z, facts, of) => (into.offsetsRh[Number(of)] = displaysOf(facts)[Number(of)]!.offsetSpreadRh * z),
+    toValue: (into, z, facts, of) =>
+      (into.offsetsRh[Number(of)] = displaysOf(facts)[Number(of)]!.offsetSpreadRh * z),
   },
   {
     id: 'drift',
@@ -260,6 +264,7 @@ export const unknownsOf = (facts: BoxFacts): Unknown[] =>
   KINDS.flatMap(kind =>
     kind.applies(facts).map(of => ({
       id: of === '' ? kind.id : `${kind.id}:${of}`,
+      kind: kind.id,
       cause: kind.cause,
       asks: kind.asks(facts),
       put: (into: Draft, z: number) => kind.toValue(into, z, facts, of),

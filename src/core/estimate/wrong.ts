@@ -1,4 +1,4 @@
-import type { PercentRh, Seconds } from '#units/quantity.ts'
+import type { Seconds } from '#units/quantity.ts'
 import type { Account } from './accounts.ts'
 import type { Amiss } from './amiss.ts'
 import type { BoxReport } from './report.ts'
@@ -26,11 +26,12 @@ const NEARLY_FULL = 0.8
 /**
  * What is wrong, the likeliest first: accounts other than what was told, and, where the display stands at the target or
  * over it, what the account as told makes of that.
+ * @param isOff the display stands at the target or over it
  * @returns nothing while the box holds its target and all may be as told
  */
 export function findWrong(
   report: Pick<BoxReport, 'accounts' | 'floor' | 'held' | 'streams' | 'targetRhPercent'>,
-  shownRhPercent: PercentRh | null,
+  isOff: boolean,
 ): Wrong[] {
   const { accounts, targetRhPercent } = report
   if (targetRhPercent === null) return []
@@ -38,7 +39,6 @@ export function findWrong(
     const cause = causeOf(account)
     return cause ? [{ cause, share: account.share, amiss: account.amiss }] : []
   })
-  const isOff = shownRhPercent !== null && shownRhPercent >= targetRhPercent
   if (!isOff && !others.some(one => one.share >= SURE_OF_A_CAUSE)) return []
   const told = accounts.find(account => account.kind === 'as told')
   const all = [
@@ -52,11 +52,7 @@ function causeOf({ kind }: Account): WrongCause | null {
   return kind === 'as told' || kind === 'renewed' ? null : kind
 }
 
-function asTold({
-  floor,
-  held,
-  streams,
-}: Pick<BoxReport, 'floor' | 'held' | 'streams'>): WrongCause {
+function asTold({ floor, held, streams }: Pick<BoxReport, 'floor' | 'held' | 'streams'>): WrongCause {
   if (floor && floor.probabilityAboveTarget > CANT_REACH) return 'too few beads'
   const isFull = held?.notchG != null && held.waterG > NEARLY_FULL * held.notchG
   const inflow = (by: readonly string[]) =>

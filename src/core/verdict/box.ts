@@ -16,7 +16,14 @@ export type BoxJudgement =
   /** Renewed since it was last read: what it reads then counts. */
   | { readonly word: 'settling'; readonly readS: Seconds }
   | { readonly word: "can't reach"; readonly floorRhPercent: PercentRh; readonly wouldDo: string }
+  /** Something else than spent beads, by nearly all accounts of its readings: what, and since when. */
+  | { readonly word: 'amiss'; readonly cause: AmissCause; readonly sinceS: Seconds | null }
+  /** The range is too wide to act by: when a reading tells most. */
+  | { readonly word: 'read again'; readonly readS: Seconds }
   | { readonly word: 'not known'; readonly todo: string }
+
+/** What fresh beads would not put right. */
+export type AmissCause = 'leak' | 'damp' | 'display'
 
 /** Nearer than this, "good until" becomes "renew by". */
 export const RENEW_WITHIN_S = secondsFromDays(14)
@@ -44,6 +51,14 @@ export interface BoxEvidence {
     /** Of the draws, how many have left the target by now. */
     readonly shareNow: number
   } | null
+  /** What is wrong by nearly all accounts of the readings, where fresh beads would not help; else null. */
+  readonly amiss: { readonly cause: AmissCause; readonly sinceS: Seconds | null } | null
+  /** No account fits what was read and told. */
+  readonly contradicted: boolean
+  /** Where the range of dates is too wide to act by: when to read it again; else null. */
+  readonly readAgainS: Seconds | null
+  /** The display stood at the target or over it when it was last read. */
+  readonly atTarget: boolean
   readonly floor: {
     readonly rhPercent: PercentRh
     readonly probabilityAboveTarget: number
@@ -66,12 +81,18 @@ export function judgeBox(evidence: BoxEvidence): BoxJudgement {
     // an old reading above the target says nothing of what is in it now
     if (evidence.nowS < readS || evidence.readingWord === 'over') return { word: 'settling', readS }
   }
+  if (evidence.amiss) return { word: 'amiss', ...evidence.amiss }
   if (evidence.readingWord === 'over' && evidence.overSinceS !== null)
     return { word: 'over since', dateS: evidence.overSinceS }
   if (evidence.readingWord === 'blind' && !evidence.hasWeighing)
     return { word: 'not known', todo: 'weigh the beads' }
   if (evidence.leaves === null) return { word: 'not known', todo: 'wait: still reckoning' }
-  const { earlyS, lateS, middleS, shareNow } = evidence.leaves
+  if (evidence.contradicted) return { word: 'not known', todo: 'what was read and told does not fit' }
+  if (evidence.readAgainS !== null && !evidence.atTarget)
+    return { word: 'read again', readS: evidence.readAgainS }
+  const { lateS, middleS, shareNow } = evidence.leaves
+  // its own display says that the day has come
+  const earlyS = evidence.atTarget ? evidence.nowS : evidence.leaves.earlyS
   // the display says it holds: a tail of the draws is a chance, not a date to renew by
   if (earlyS <= evidence.nowS && middleS > evidence.nowS && evidence.readingWord === 'holds')
     return { word: 'may be over', chance: shareNow, dateS: middleS, latestS: Math.max(lateS, middleS) }

@@ -48,6 +48,10 @@ describe('box', () => {
     hasWeighing: false,
     leaves: at(1040, 1090),
     floor: { rhPercent: 8, probabilityAboveTarget: 0.01, wouldDo: 'a foam strip' },
+    amiss: null,
+    contradicted: false,
+    readAgainS: null,
+    atTarget: false,
   }
   test.each<[string, Partial<BoxEvidence>, string]>([
     ['weeks left', {}, 'good until'],
@@ -76,6 +80,18 @@ describe('box', () => {
     ['never read', { readingWord: null }, 'not known'],
     ['blind', { readingWord: 'blind' }, 'not known'],
     ['blind but weighed', { readingWord: 'blind', hasWeighing: true }, 'good until'],
+    [
+      'its lid slipped',
+      { amiss: { cause: 'leak', sinceS: 990 * DAY }, readingWord: 'over', overSinceS: 995 * DAY },
+      'amiss',
+    ],
+    ['no account fits', { contradicted: true }, 'not known'],
+    ['too wide to act by', { readAgainS: 1005 * DAY }, 'read again'],
+    [
+      'too wide, but its display stands at the target',
+      { readAgainS: 1005 * DAY, atTarget: true },
+      'renew by',
+    ],
     ['no beads', { hasCharge: false }, 'not known'],
     ['no spool', { targetRhPercent: null }, 'not known'],
     ['no forecast yet', { leaves: null }, 'not known'],

@@ -78,7 +78,14 @@ describe('the page of a box', () => {
       sigma: 1.8,
     }
     openBox('cox', {
-      contradiction: { chiSquare: 300, limit: 40, observations: 20, worst, strained: 'how tight the lid is' },
+      contradiction: {
+        where: 'all',
+        chiSquare: 300,
+        limit: 40,
+        observations: 20,
+        worst,
+        strained: 'how tight the lid is',
+      },
     })
     const notice = await screen.findByRole('alert')
     expect(notice.textContent).toMatch(

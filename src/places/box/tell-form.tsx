@@ -40,7 +40,7 @@ export function tellable(view: BoxView, unknown: string, roomIsRead: boolean): b
   if (unknown === 'leak') return view.box.lidKnown === 'assumed'
   if (unknown === 'mass' || unknown === 'freshness') return untold(view, unknown) !== undefined
   if (unknown === 'room') return !roomIsRead
-  return unknown.startsWith('wet:') && view.spools.some(spool => spool.wetnessKnown === 'assumed')
+  return unknown === 'wet' && view.spools.some(spool => spool.wetnessKnown === 'assumed')
 }
 
 interface Props {

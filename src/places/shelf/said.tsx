@@ -1,5 +1,5 @@
 import { secondsFromMs } from '#units/time.ts'
-import { dateAnswer, settlesAtAnswer } from '#core/answers/answers.ts'
+import { dateAnswer, readAgainAnswer, settlesAtAnswer } from '#core/answers/answers.ts'
 import { Figure } from '#ui/figure.tsx'
 import type { ShelfItem } from './shelf-drawing.tsx'
 import type { Piece } from './shelf-sentence.ts'
@@ -15,6 +15,16 @@ export function Said({ piece, items }: { readonly piece: Piece; readonly items: 
     const shares = report?.leaves?.sharesOfDates
     return shares ? (
       <Figure answer={dateAnswer(`${piece.box}: ${judgement?.word}`, 0.1, shares, report.draws)}>
+        {piece.text}
+      </Figure>
+    ) : (
+      piece.text
+    )
+  }
+  if (piece.figure === 'read again') {
+    const { report } = item ?? {}
+    return report?.leaves && report.standing?.is === 'not known yet' ? (
+      <Figure answer={readAgainAnswer(report.nowS, report.leaves.spread.middle, report.standing.readAgainS)}>
         {piece.text}
       </Figure>
     ) : (

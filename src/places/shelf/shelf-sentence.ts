@@ -1,5 +1,5 @@
 import { msFromSeconds } from '#units/time.ts'
-import type { BoxJudgement } from '#core/verdict/box.ts'
+import type { AmissCause, BoxJudgement } from '#core/verdict/box.ts'
 import { chanceWords } from '#ui/judgement-words.ts'
 import { lengthText, againText, dayText, isoDay } from '#ui/dates.ts'
 
@@ -13,7 +13,12 @@ export interface SentenceBox {
 
 /** A piece of the sentence: plain words, or a figure of one box. */
 export type Piece =
-  string | { readonly text: string; readonly box: string; readonly figure: 'date' | 'look again' | 'settles' }
+  | string
+  | {
+      readonly text: string
+      readonly box: string
+      readonly figure: 'date' | 'look again' | 'settles' | 'read again'
+    }
 
 const and = (names: readonly string[]): string =>
   names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`
@@ -48,12 +53,24 @@ export function shelfSentence(
       `${over.length > 0 ? ', ' : 'Renew '}${and(due.map(item => item.name))} `,
       figure(due[0], 'by '),
     )
+  const amiss = AMISS_ACTS.flatMap(([cause, act]) => {
+    const names = boxes.flatMap(({ name, judgement }) =>
+      judgement.word === 'amiss' && judgement.cause === cause ? [name] : [],
+    )
+    return names.length > 0 ? [act(names)] : []
+  })
+  if (amiss.length > 0) answer.push(answer.length > 0 ? '. ' : '', amiss.join('. '))
   if (answer.length > 0) answer.push('.', ...(next ? [' Then nothing before ', figure(next, ''), '.'] : []))
   else if (next) answer.push('Nothing to do before ', figure(next, ''), '.')
   else answer.push('Nothing to renew.')
   return { answer, behind: behind(boxes, nowMs, zone) }
 }
 
+const AMISS_ACTS: readonly (readonly [AmissCause, (names: readonly string[]) => string])[] = [
+  ['leak', names => `Seal ${and(names)}`],
+  ['damp', names => `Dry what came damp into ${and(names)}`],
+  ['display', names => `Check the display of ${and(names)}`],
+]
 const MOST_LINES = 3
 /** Longer than this, a forecast goes on by itself. */
 const LONG_UNREAD_MS = 45 * 86_400_000
@@ -77,6 +94,21 @@ function behind(boxes: readonly SentenceBox[], nowMs: number, zone: string): Pie
       '. ',
     ])
   }
+  const again = boxes
+    .flatMap(({ name, judgement }) =>
+      judgement.word === 'read again' ? [{ name, readS: judgement.readS }] : [],
+    )
+    .sort((a, b) => a.readS - b.readS)
+  if (again[0])
+    lines.push([
+      `How long ${and(again.map(item => item.name))} ${again.length > 1 ? 'last' : 'lasts'} is not known yet: read ${again.length > 1 ? 'them' : 'it'} `,
+      {
+        text: againText(msFromSeconds(again[0].readS), nowMs, zone),
+        box: again[0].name,
+        figure: 'read again',
+      },
+      '. ',
+    ])
   const unread = boxes.filter(
     ({ lastReadMs, judgement }) =>
       lastReadMs != null && nowMs - lastReadMs > LONG_UNREAD_MS && judgement.word !== 'not known',

@@ -3,6 +3,7 @@ import { vapourDensityOfRhGPerM3 } from '#core/air/vapour.ts'
 import { profileAt, type MonthlyProfile } from '#core/room/climate.ts'
 import type { Knowledge } from '#core/answer.ts'
 import { msFromSeconds, secondsFromMs } from '#units/time.ts'
+import { judgementWords } from '#ui/judgement-words.ts'
 import { monthStarts, monthText, shortDayText } from '#ui/dates.ts'
 import { Figure, FigureInk } from '#ui/figure.tsx'
 import { inTenths, shortName } from '#ui/format.ts'
@@ -162,6 +163,15 @@ function Lane({
         {aside('renewed, settling', start + 8)}
       </g>
     )
+  if (judgement.word === 'amiss' || judgement.word === 'read again') {
+    const words = judgementWords(judgement, report, nowMs, zone)
+    return (
+      <g>
+        {name}
+        {aside(`${words?.lead ?? ''}${words?.figure?.text ?? ''}`, start + 8)}
+      </g>
+    )
+  }
   if (!leaves || judgement.word === 'not known')
     return (
       <g>
