@@ -1,3 +1,4 @@
+import type { PercentRh, Seconds } from '#units/quantity.ts'
 import type { BoxFacts } from '../evidence/facts.ts'
 import type { Amiss } from './amiss.ts'
 import { AS_TOLD, type Hypothesis } from './hypotheses.ts'
@@ -14,7 +15,20 @@ export interface Account {
   readonly share: number
   /** Its likeliest draw's; null for the account as told. */
   readonly amiss: Amiss | null
+  /** What its likeliest draw expects of each reading that is kept as seen, % RH. */
+  readonly expectedRhPercent: readonly number[]
 }
+
+/** Readings of late, a day and a display together, that accounts are held against. */
+export interface Seen {
+  readonly atS: Seconds
+  readonly rhPercent: PercentRh
+}
+const MOST_SEEN = 120
+const readingsIn = (observations: readonly Observation[]): number[] =>
+  observations.flatMap(({ kind }, i) => (kind === 'reading' ? [i] : [])).slice(-MOST_SEEN)
+export const seenOf = (observations: readonly Observation[]): Seen[] =>
+  readingsIn(observations).map(i => ({ atS: observations[i]!.atS, rhPercent: observations[i]!.value }))
 
 export interface AllAccounts extends Posterior {
   /** As told first, then by share. */
@@ -42,7 +56,7 @@ export function sampleAccounts(
   const told = samplePosterior(facts, unknowns, observations, seededRandom(seed), options)
   const alone = (posterior: Posterior): AllAccounts => ({
     ...posterior,
-    accounts: [{ kind: 'as told', share: 1, amiss: null }],
+    accounts: [{ kind: 'as told', share: 1, ...saidBy(posterior, observations) }],
   })
   if (observations.length < FEWEST_OBSERVATIONS || options.shouldStop?.()) return alone(told)
   const suspects = findSuspects(facts, unknowns, observations, likeliest(told).z, options.shouldStop)
@@ -82,10 +96,19 @@ export function sampleAccounts(
       .map(({ hypothesis, posterior }, i) => ({
         kind: hypothesis.kind,
         share: raw[i]! / sum,
-        amiss: likeliest(posterior).values.amiss,
+        ...saidBy(posterior, observations),
       }))
       .sort((a, b) => Number(b.kind === 'as told') - Number(a.kind === 'as told') || b.share - a.share),
   }
+}
+
+/** What an account's likeliest draw has happened, and expects of the readings. */
+function saidBy(
+  posterior: Posterior,
+  observations: readonly Observation[],
+): Pick<Account, 'amiss' | 'expectedRhPercent'> {
+  const { values, predicted } = likeliest(posterior)
+  return { amiss: values.amiss, expectedRhPercent: readingsIn(observations).map(i => predicted[i]!) }
 }
 
 function likeliest({ draws }: Posterior): Draw {

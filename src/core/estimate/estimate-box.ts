@@ -26,7 +26,7 @@ import { gramsWanted, REMEDIES, type GramsWanted } from './grams-wanted.ts'
 import { observationsOf } from './likelihood.ts'
 import { middleDraw } from './middle-draw.ts'
 import { HORIZON_S } from './model-of-draw.ts'
-import { sampleAccounts } from './accounts.ts'
+import { sampleAccounts, seenOf } from './accounts.ts'
 import type { BoxReport } from './report.ts'
 import { chargesNow, spoolsNow, streamsNow, streamsOf } from './state-now.ts'
 import { strictestCost } from './strictest.ts'
@@ -131,6 +131,7 @@ export function ensembleOf(facts: BoxFacts, options: ReportOptions = {}): Ensemb
     unfinishedDraws: unfinished,
     ends: posterior.ends,
     accounts: posterior.accounts,
+    seen: seenOf(observations),
     contradiction,
     atTarget,
     wrong,

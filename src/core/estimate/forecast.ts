@@ -175,7 +175,7 @@ const FEWEST_DRAWS = 8
 
 /**
  * The spread that would be left if one unknown were known: the ensemble with that unknown held at its middle.
- * @returns for each unknown a person could tell, the narrowed spread; widest gain first
+ * @returns for each kind of unknown a person could tell and that narrows the range, what is left of it; widest gain first
  */
 export function worthOfKnowing(
   draws: readonly Draw[],
@@ -185,6 +185,7 @@ export function worthOfKnowing(
   nowS: Seconds,
 ): Worth[] {
   const worth: Worth[] = []
+  const all = spreadOf(datesS, weights)
   for (const { kind, asks, members } of kindsOf(unknowns)) {
     if (asks === null) continue
     const raw = Float64Array.from(weights)
@@ -203,13 +204,10 @@ export function worthOfKnowing(
     }
     const sum = raw.reduce((a, b) => a + b, 0)
     const held = raw.map(weight => weight / sum)
-    if (effectiveCount(held) >= FEWEST_DRAWS)
-      worth.push({
-        id: kind,
-        ask: asks,
-        spread: spreadOf(datesS, held),
-        sharesOfDates: sharesOfDates(datesS, held),
-      })
+    if (effectiveCount(held) < FEWEST_DRAWS) continue
+    const spread = spreadOf(datesS, held)
+    if (spread.high - spread.low < all.high - all.low)
+      worth.push({ id: kind, ask: asks, spread, sharesOfDates: sharesOfDates(datesS, held) })
   }
   return worth.sort((a, b) => feltWidth(a.spread, nowS) - feltWidth(b.spread, nowS))
 }

@@ -1,7 +1,7 @@
 import type { Way } from '../model/box-model.ts'
 import type { DateStanding } from './date-standing.ts'
 import type { Wrong } from './wrong.ts'
-import type { Account } from './accounts.ts'
+import type { Account, Seen } from './accounts.ts'
 import type { Posterior } from './posterior.ts'
 import type { Contradiction } from './contradiction.ts'
 import type { LeaveDates, SharesOfDates, Worth } from './forecast.ts'
@@ -72,6 +72,7 @@ export interface BoxReport {
   readonly ends: Posterior['ends']
   /** Everything as told, then what else explains the readings; shares sum to 1. */
   readonly accounts: readonly Account[]
+  readonly seen: readonly Seen[]
   readonly contradiction: Contradiction | null
   /** The display stood at the target or over it when it last told of the box as it is. */
   readonly atTarget: boolean

@@ -89,7 +89,7 @@ describe('box', () => {
     ['too wide to act by', { readAgainS: 1005 * DAY }, 'read again'],
     [
       'too wide, but its display stands at the target',
-      { readAgainS: 1005 * DAY, atTarget: true },
+      { readAgainS: 1005 * DAY, atTarget: true, readingWord: 'near' },
       'renew by',
     ],
     ['no beads', { hasCharge: false }, 'not known'],
