@@ -31,6 +31,8 @@ export interface LoftTruth {
   /** Of its first beads. */
   readonly freshnessShare?: number
   readonly massDeviations?: number
+  /** Its seal slipped so many days ago, and nobody saw it. */
+  readonly slip?: { readonly daysAgo: number; readonly factor: number }
 }
 
 export interface LoftBox {
@@ -230,7 +232,7 @@ export const BOXES: readonly LoftBox[] = [
       spool('PLA teal', 'PLA', 'teal', 820),
       spool('PLA rose', 'PLA', 'rose', 930),
     ],
-    truth: { leakLPerH: 1.3 },
+    truth: { leakLPerH: 0.35, slip: { daysAgo: 60, factor: 6 } },
     events: [heated(82, 110, 2)],
   },
   {

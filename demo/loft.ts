@@ -13,7 +13,7 @@ import { makeAct, type Act, type Draft, type Maker } from '#records/act.ts'
 import { boxFacts } from '#journal/box-facts.ts'
 import { boxView } from '#journal/box-view.ts'
 import { fold } from '#journal/fold.ts'
-import { msFromSeconds, secondsFromMs } from '#units/time.ts'
+import { msFromSeconds, secondsFromDays, secondsFromMs } from '#units/time.ts'
 import { plansDrafts } from './loft-plans.ts'
 import { sparesDrafts } from './loft-spares.ts'
 import { BOXES, LOFT_CLIMATE, type LoftBox, type LoftTruth, type LoftSpool } from './loft-boxes.ts'
@@ -200,10 +200,19 @@ function roomReading(atMs: number, random: RandomSource): Draft {
 }
 
 function truthOf(facts: BoxFacts, usual: DrawValues, truth: LoftTruth): DrawValues {
-  const { leakLPerH = usual.leakLPerH, massDeviations = 0, freshnessShare = 0.5, wetnessShares = {} } = truth
+  const {
+    slip,
+    leakLPerH = usual.leakLPerH,
+    massDeviations = 0,
+    freshnessShare = 0.5,
+    wetnessShares = {},
+  } = truth
   return {
     ...usual,
     leakLPerH,
+    amiss: slip
+      ? { kind: 'leak', atS: facts.nowS - secondsFromDays(slip.daysAgo), factor: slip.factor }
+      : null,
     beads: { ...usual.beads, massDeviations },
     freshnessShares: facts.charges.map((_, i) => (i === 0 ? freshnessShare : 0.5)),
     wetnessShares: facts.spools.map(spool => wetnessShares[spool.wetness.group] ?? 0.5),

@@ -12,6 +12,7 @@ import hand from '#ui/hand.module.css'
 const ShelfPlace = lazy(() => import('../places/shelf/shelf-place.tsx'))
 const BoxPlace = lazy(() => import('../places/box/box-place.tsx'))
 const SealPlace = lazy(() => import('../places/seal/seal-place.tsx'))
+const WrongPlace = lazy(() => import('../places/wrong/wrong-place.tsx'))
 const RoundPlace = lazy(() => import('../places/round/round-place.tsx'))
 const EntriesPlace = lazy(() => import('../places/entries/entries-place.tsx'))
 const FilesPlace = lazy(() => import('../places/files/files-place.tsx'))
@@ -26,6 +27,7 @@ const places = [
   { index: true, element: <ShelfPlace /> },
   { path: 'box/:boxId', element: <BoxPlace /> },
   { path: 'box/:boxId/seal', element: <SealPlace /> },
+  { path: 'box/:boxId/wrong', element: <WrongPlace /> },
   { path: 'box/:boxId/card', element: <CardPlace /> },
   { path: 'round', element: <RoundPlace /> },
   { path: 'entries', element: <EntriesPlace /> },

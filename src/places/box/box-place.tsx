@@ -110,7 +110,10 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
           </h1>
           <p className={hand.behind}>
             <BehindAnswer view={view} report={report} judgement={judgement} nowMs={nowMs} />{' '}
-            <StrictestLine view={view} report={report} judgement={judgement} nowMs={nowMs} zone={zone} />
+            <StrictestLine view={view} report={report} judgement={judgement} nowMs={nowMs} zone={zone} />{' '}
+            {report && report.wrong.length > 0 && (
+              <Link to={`${base}/box/${view.box.boxId}/wrong`}>What is wrong</Link>
+            )}
           </p>
         </div>
         <div className={hand.acts}>
