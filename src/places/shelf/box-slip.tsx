@@ -135,7 +135,11 @@ function JudgementInk({ view, report, judgement, nowMs, zone }: Omit<Props, 'x' 
     <text
       x="9"
       y="52"
-      className={figure === null || view.known.word === 'reckoned' ? pen.inkAside : undefined}
+      className={
+        (figure === null && judgement.word !== 'amiss') || view.known.word === 'reckoned'
+          ? pen.inkAside
+          : undefined
+      }
     >
       {lead}
       {figure?.text}

@@ -189,7 +189,7 @@ function Acts({ view, first }: Pick<PageProps, 'view'> & { readonly first: Wrong
   const renew = `${base}/box/${box.boxId}?do=renewing`
   const isLeak = first.cause === 'leak' || first.cause === 'too few beads'
   return (
-    <div className={hand.acts}>
+    <div className={`${hand.acts} ${css.acts}`}>
       {!freshBeadsHelp(first.cause) && view.charges.length > 0 && (
         <button type="button" className={hand.worded} onClick={() => void navigate(renew)}>
           Renew anyway

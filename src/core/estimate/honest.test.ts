@@ -1,0 +1,99 @@
+import { describe, expect, test } from '@jest/globals'
+import { syntheticBox } from '#testing/synthetic-box.ts'
+import type { BoxFacts, ReadingFacts } from '../evidence/facts.ts'
+import { estimateBox } from './estimate-box.ts'
+import { missesOf, observationsOf, throughFilter } from './likelihood.ts'
+import { seededRandom } from './random.ts'
+
+const DAY = 86_400
+const { facts } = syntheticBox(seededRandom(11 * 7919), 90, 5)
+const days = (of: BoxFacts) => {
+  const { leaves } = estimateBox(of)
+  return (['low', 'middle', 'high'] as const).map(end => (leaves!.spread[end] - of.nowS) / DAY)
+}
+const last = facts.readings.at(-1)!
+const withLast = (change: Partial<ReadingFacts>): BoxFacts => ({
+  ...facts,
+  readings: [...facts.readings.slice(0, -1), { ...last, ...change }],
+})
+
+describe('readings', () => {
+  test('those of a day and a display are one observation, however many: the middle of them', () => {
+    const hourly: BoxFacts = {
+      ...facts,
+      readings: facts.readings.flatMap(reading =>
+        [-2, -1, 0, 1, 2].map(hours => ({
+          ...reading,
+          atS: Math.floor(reading.atS / DAY) * DAY + DAY / 2 + hours * 3600,
+          relativeHumidityPercent: reading.relativeHumidityPercent + hours,
+        })),
+      ),
+    }
+    const [once, often] = [facts, hourly].map(observationsOf)
+    expect(often!.map(one => one.value)).toEqual(once!.map(one => one.value))
+    expect(often!.map(one => one.sigma)).toEqual(once!.map(one => one.sigma))
+  })
+  test('of two displays are two', () => {
+    const two = facts.readings.flatMap(reading => [reading, { ...reading, displayId: 'other' }])
+    expect(observationsOf({ ...facts, readings: two })).toHaveLength(2 * observationsOf(facts).length)
+  })
+  test('the model’s error is shared by neighbours: what one shows is not news in the next', () => {
+    const observations = observationsOf(facts)
+    const off = observations.map(one => one.value - 3)
+    const misses = missesOf(observations, off).filter((_, i) => !observations[i]!.censored)
+    expect(Math.abs(misses.at(-1)!.innovation)).toBeLessThan(Math.abs(misses[0]!.innovation) * 0.8)
+    // a shift of all predictions alike shows less and less
+    const shift = throughFilter(
+      observations,
+      missesOf(observations, off),
+      observations.map(() => 1),
+    )
+    expect(shift.at(-1)!).toBeLessThan(shift[0]!)
+  })
+})
+
+describe('one slip must not rule', () => {
+  const [low, middle] = days(facts) as [number, number, number]
+  test('80 typed for the last reading: no date of today, and it is said not to fit', () => {
+    const slipped = withLast({ relativeHumidityPercent: 80 })
+    const [slippedLow, slippedMiddle] = days(slipped) as [number, number, number]
+    expect(slippedMiddle).toBeGreaterThan(0.6 * middle)
+    expect(slippedLow).toBeGreaterThan(0.4 * low - 1)
+    const report = estimateBox(slipped)
+    expect(report.contradiction).toMatchObject({ where: 'last', worst: { seen: 80 } })
+    expect(report.standing).toEqual({ is: 'withdrawn', why: 'contradiction' })
+    // put right, the date is back
+    expect(estimateBox(withLast({})).standing).not.toMatchObject({ is: 'withdrawn' })
+  })
+  test('°F typed as °C moves no date by a fifth: the room does not jump', () => {
+    const [, hot] = days(withLast({ temperatureC: 64 })) as [number, number, number]
+    expect(Math.abs(hot / middle - 1)).toBeLessThan(0.2)
+  })
+})
+
+test('a display that shows four more from a day on, named: it moves the date far less than unnamed', () => {
+  const shifted = (displayId?: string): BoxFacts => ({
+    ...facts,
+    readings: facts.readings.map((reading, i) =>
+      i < facts.readings.length - 4
+        ? reading
+        : {
+            ...reading,
+            relativeHumidityPercent: reading.relativeHumidityPercent + 4,
+            ...(displayId ? { displayId } : {}),
+          },
+    ),
+  })
+  const [, middle] = days(facts) as [number, number, number]
+  const moved = (of: BoxFacts) => Math.abs(Math.log(((days(of)[1] ?? 0) + 1) / (middle + 1)))
+  expect(moved(shifted('other'))).toBeLessThan(moved(shifted()) + 0.02)
+  expect(moved(shifted('other'))).toBeLessThan(0.4)
+})
+
+test('a seal that slipped is told from spent beads, and the date is nearer', () => {
+  const before = estimateBox(facts)
+  expect(before.accounts[0]).toMatchObject({ kind: 'as told' })
+  expect(before.accounts.reduce((sum, account) => sum + account.share, 0)).toBeCloseTo(1, 6)
+  expect(before.ends).toBe('enough')
+  expect(before.wrong).toEqual([])
+})
