@@ -22,7 +22,7 @@ const SHOTS: readonly { name: string; hash: string; options?: OpenOptions }[] = 
   { name: 'build-drill', hash: '/demo/build/coxless/drill' },
   { name: 'build-close', hash: '/demo/build/coxless/close' },
   { name: 'build-step-phone', hash: '/demo/build/coxless/bench', options: PHONE },
-  { name: 'seal-test', hash: '/demo/box/cox/seal' },
+  { name: 'wrong', hash: '/demo/box/rigger/wrong' },
 ]
 const DAY = 86_400_000
 let ids = 0
@@ -34,6 +34,7 @@ try {
   for (const { name, hash, options } of SHOTS) {
     const page = await stage.open(hash, { search: TODAY, zone: 'UTC', ...options })
     await settled(page)
+    if (name === 'wrong') await page.waitForSelector('[role=img] svg path')
     if (name === 'build' || name === 'build-arrange')
       await page.waitForFunction(
         () => /[Tt]akes/.test(document.querySelector('h1')?.textContent ?? ''),

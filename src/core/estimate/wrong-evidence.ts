@@ -43,7 +43,14 @@ export function evidenceBetween(
       if (sign * item.gain < TELLS_RH || picked.length === MOST) break
       if (picked.every(({ atS }) => Math.abs(atS - item.atS) > NEIGHBOURS_S)) picked.push(item)
     }
-    return picked.map(({ gain: _, ...evidence }) => evidence).sort((a, b) => a.atS - b.atS)
+    return picked
+      .sort((a, b) => a.atS - b.atS)
+      .map(({ atS, seenRhPercent, expectedRhPercent, otherRhPercent }) => ({
+        atS,
+        seenRhPercent,
+        expectedRhPercent,
+        otherRhPercent,
+      }))
   }
   return { forIt: strongest(1), against: strongest(-1) }
 }
