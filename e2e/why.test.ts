@@ -141,6 +141,8 @@ test('what heated air can dry, in the almanac', async () => {
 test('every formula was met on the way', () =>
   expect(Object.keys(FORMULA_WORK).filter(id => !formulasSeen.has(id))).toEqual([
     'miss',
+    // of a box whose range is too wide for a date: worked out again in box-place.dom.test.tsx
+    'read-again',
     'length-past',
     // of desiccants known by a table: worked out again in every-kind.test.ts
     'constant-loading-heat',

@@ -38,10 +38,10 @@ export const FORMULA_WORK: Readonly<Record<string, Work>> = {
     const ms = Date.parse(`${shown.inputs['o']!.replace(' ', 'T')}:00Z`) + v('h') * 3_600_000
     return new Date(ms).toISOString().slice(0, 16).replace('T', ' ')
   },
-  'read-again': (v, shown) => {
-    const days = Math.min(14, Math.max(3, v('n') / 4))
-    const ms = Date.parse(`${shown.inputs['t']!.replace(' ', 'T')}:00Z`) + days * 86_400_000
-    return new Date(ms).toISOString().slice(0, 16).replace('T', ' ')
+  'read-again': (_, shown) => {
+    const [now, middle] = ['t', 'm'].map(id => Date.parse(`${shown.inputs[id]!.replace(' ', 'T')}:00Z`))
+    const aheadMs = Math.min(14, Math.max(3, (middle! - now!) / 4 / 86_400_000)) * 86_400_000
+    return new Date(now! + aheadMs).toISOString().slice(0, 10)
   },
   'days-since': (_, shown) => (Date.parse(shown.inputs['b']!) - Date.parse(shown.inputs['a']!)) / 86_400_000,
   'sorption-inverse': v => (100 * 2 * v('w')) / (v('A') + Math.sqrt(v('A') ** 2 + 4 * v('K') * v('w') ** 2)),

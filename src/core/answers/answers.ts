@@ -257,9 +257,9 @@ export const missAnswer = (
 
 /** When a reading tells most. @param middleS the date as likely before as after @param readAgainS what the estimate says */
 export const readAgainAnswer = (nowS: number, middleS: number, readAgainS: number): Answer =>
-  answer('read it again', readAgainS, 'time', 'computed', 'read-again', [
+  answer('read it again', readAgainS, 'date', 'computed', 'read-again', [
     input('t', 'now', nowS, 'time', 'told'),
-    input('n', 'days to the middle date', (middleS - nowS) / 86_400, 'days', 'computed'),
+    input('m', 'the date as likely before as after', middleS, 'time', 'computed'),
   ])
 
 export const settlesAtAnswer = (disturbedS: number, hours: number): Answer =>

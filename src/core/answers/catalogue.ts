@@ -23,7 +23,7 @@ export const FORMULAS = {
     source: 'common practice: 6 h after an opening, 24 h after a new charge',
   },
   'read-again': {
-    text: 't + n/4, 3 to 14 days',
+    text: 't + (m − t)/4, but 3 to 14 days',
     source:
       'common practice: a quarter of the way, not sooner than a change would show, not later than a round',
   },

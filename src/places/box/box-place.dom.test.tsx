@@ -1,7 +1,9 @@
 import { afterEach, beforeAll, describe, expect, test } from '@jest/globals'
-import { cleanup, fireEvent, screen, within } from '@testing-library/react'
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { boathouseLoft } from '#demo/loft.ts'
 import type { GramsWanted } from '#core/estimate/grams-wanted.ts'
+import { readAgainS } from '#core/estimate/date-standing.ts'
+import { everyFigureAgrees } from '#testing/every-figure.ts'
 import { estimateBox } from '#core/estimate/estimate-box.ts'
 import { type BoxReport } from '#core/estimate/report.ts'
 import type { BoxJudgement } from '#core/verdict/box.ts'
@@ -93,6 +95,26 @@ describe('the page of a box', () => {
     )
     fireEvent.click(within(notice).getByText('17 times'))
     expect((await screen.findByText('the nearest draw, worked out')).textContent).toBeTruthy()
+  })
+  test('a range too wide to act by is no date: it says when to read it again, and why then', async () => {
+    const { nowS, leaves } = report('cox')
+    const middle = nowS + 30 * 86_400
+    openBox('cox', {
+      leaves: { ...leaves!, spread: { low: nowS + 9 * 86_400, middle, high: nowS + 120 * 86_400 } },
+      standing: { is: 'not known yet', readAgainS: readAgainS(middle, nowS) },
+    })
+    const heading = await screen.findByRole('heading', { level: 1 })
+    await waitFor(() => expect(heading.textContent).toMatch(/^Not known yet: read it again/))
+    expect(await everyFigureAgrees('h1 [data-quantity]')).toBe(1)
+  })
+  test('what is wrong is named instead of a date, with the way to why', async () => {
+    const amiss = { kind: 'leak', atS: NOW / 1000 - 20 * 86_400, factor: 6 } as const
+    openBox('cox', { wrong: [{ cause: 'leak', share: 0.9, amiss }] })
+    const heading = await screen.findByRole('heading', { level: 1 })
+    await waitFor(() =>
+      expect(heading.textContent).toMatch(/^Its lid lets in more than it did since about .*: seal it/),
+    )
+    expect(screen.getByText('What is wrong').getAttribute('href')).toMatch(/box\/cox\/wrong$/)
   })
   test('a display that could not be read is said, with what to do, until it is read again', async () => {
     const unread = (atMs: number, then: Draft[] = []) =>
