@@ -87,7 +87,7 @@ export function ensembleOf(facts: BoxFacts, options: ReportOptions = {}): Ensemb
   const posterior = sampleAccounts(facts, unknowns, observations, options.seed ?? USUAL_SEED, {
     drawsPerRound: options.drawsPerRound ?? (observations.length === 0 ? FROM_PRIORS : 200),
     maxAdaptiveRounds: 6,
-    enoughEffectiveDraws: 220,
+    enoughEffectiveDraws: 420,
     ...(options.shouldStop ? { shouldStop: options.shouldStop } : {}),
   })
   const standing = standingDraws(posterior)

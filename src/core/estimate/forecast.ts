@@ -82,7 +82,7 @@ export function standingDraws(posterior: Posterior): { draws: StandingDraw[]; we
     weights: Float64Array.from(counts.values(), count => count / picks.length),
   }
 }
-const STANDING = 300
+const STANDING = 500
 
 /** Draws with the date each gives, without those whose run did not finish; weights sum to 1 again. */
 export function datedDraws(

@@ -1,6 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
 import type { Account } from './accounts.ts'
-import type { Amiss } from './amiss.ts'
 import { dateStanding, readAgainS } from './date-standing.ts'
 import { evidenceBetween } from './wrong-evidence.ts'
 import { findWrong, testBetween, type WrongCause } from './wrong.ts'
@@ -9,7 +8,7 @@ const DAY = 86_400
 const account = (kind: Account['kind'], share: number, expected: readonly number[] = []): Account => ({
   kind,
   share,
-  amiss: kind === 'as told' ? null : ({ kind: 'leak', atS: 0, factor: 6 } as Amiss),
+  amiss: kind === 'as told' ? null : { kind: 'leak', atS: 0, factor: 6 },
   expectedRhPercent: expected,
 })
 const held = (waterG: number) =>
