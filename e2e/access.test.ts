@@ -75,6 +75,7 @@ describe('axe finds nothing serious or critical, by day and by night', () => {
     ['seal and fill on a phone', '/demo/build/coxless/close', 390, 844],
     ['the bench on a phone', '/demo/build/coxless/bench', 390, 844],
     ['a seal test', '/demo/box/cox/seal', 1280, 800],
+    ['what is wrong', '/demo/box/rigger/wrong', 1280, 800],
     ['the kit', '/demo/kit', 1280, 800],
     ['the kit on a phone', '/demo/kit', 390, 844],
     ['the almanac, materials', '/demo/almanac/materials', 1280, 800],

@@ -71,6 +71,7 @@ const PAGES = [
   '/build/coxless/close',
   '/build/coxless/bench',
   '/box/launch/seal',
+  '/box/rigger/wrong',
   '/kit',
   '/entries',
   '/files',

@@ -43,18 +43,20 @@ export default function WrongPlace() {
   if (!known) return plain('No such box')
   if (error) return plain(`This box could not be reckoned: ${error.message}`)
   if (!report) return plain('Reckoning …')
-  const wrong = report.wrong.slice(0, MOST_CAUSES)
-  if (wrong.length === 0) return plain('Nothing is wrong by its readings')
-  return <WrongPage view={known.view} report={report} wrong={wrong} key={boxId} />
+  if (report.wrong.length === 0) return plain('Nothing is wrong by its readings')
+  return <WrongPage view={known.view} report={report} key={boxId} />
 }
+
+/** A reading that parts the first two causes, with the letter it stands under in the chart and in the table. */
+type Lettered = Evidence & { readonly letter: string }
 
 interface PageProps {
   readonly view: BoxView
   readonly report: BoxReport
-  readonly wrong: readonly Wrong[]
 }
 
-function WrongPage({ view, report, wrong }: PageProps) {
+function WrongPage({ view, report }: PageProps) {
+  const wrong = useMemo(() => report.wrong.slice(0, MOST_CAUSES), [report])
   const { nowMs } = useJournal()
   const { base, maker } = useJournalTools()
   const { dark } = usePreferences()
@@ -64,14 +66,15 @@ function WrongPage({ view, report, wrong }: PageProps) {
   const [first, second] = wrong as [Wrong, Wrong?]
   const isSure = first.share >= SURE_OF_A_CAUSE
   const test = second ? testBetween(first.cause, second.cause) : null
-  const between = second ? evidenceBetween(report, first, second) : { forIt: [], against: [] }
-  const lettered = [...between.forIt, ...between.against].map((evidence, i) => ({
-    ...evidence,
-    letter: LETTERS[i]!,
-  }))
+  const lettered = useMemo(() => {
+    if (!second) return []
+    const { forIt, against } = evidenceBetween(report, first, second)
+    return [...forIt, ...against].map((evidence, i) => ({ ...evidence, letter: LETTERS[i]! }))
+  }, [report, first, second])
+  // the chart is made anew with new data: a page that only draws itself again must not bring any
   const data = useMemo(
-    () => chartData(report, wrong, box.name, nowMs, zone),
-    [report, wrong, box.name, nowMs, zone],
+    () => chartData(report, wrong, lettered, box.name, nowMs, zone),
+    [report, wrong, lettered, box.name, nowMs, zone],
   )
   const arrived = view.spools.find(
     spool =>
@@ -108,7 +111,8 @@ function WrongPage({ view, report, wrong }: PageProps) {
                 of {asTyped(target.rhPercent)}, read {shortDayText(last.atMs, nowMs, zone)}.{' '}
               </>
             )}
-            {CAUSE_NAMES[first.cause]}: {amountOf(first, nowMs, zone)}.
+            {CAUSE_NAMES[first.cause]}
+            {first.amiss && `: ${amountOf(first, nowMs, zone)}`}.
           </p>
         </div>
         <Acts view={view} first={first} />
@@ -119,19 +123,7 @@ function WrongPage({ view, report, wrong }: PageProps) {
           <div ref={ref} style={{ height: CHART_HEIGHT }}>
             {width > 0 && data && (
               <Suspense fallback={null}>
-                <WrongChart
-                  key={`${dark}`}
-                  data={{
-                    ...data,
-                    marks: lettered.map(({ atS, seenRhPercent, letter }) => ({
-                      ms: msFromSeconds(atS),
-                      rh: seenRhPercent,
-                      letter,
-                    })),
-                  }}
-                  width={width}
-                  height={CHART_HEIGHT}
-                />
+                <WrongChart key={`${dark}`} data={data} width={width} height={CHART_HEIGHT} />
               </Suspense>
             )}
           </div>
@@ -231,8 +223,9 @@ function Causes({
   lettered,
   nowMs,
   zone,
-}: Omit<PageProps, 'view'> & {
-  readonly lettered: readonly (Evidence & { readonly letter: string })[]
+}: Pick<PageProps, 'report'> & {
+  readonly wrong: readonly Wrong[]
+  readonly lettered: readonly Lettered[]
   readonly nowMs: number
   readonly zone: string
 }) {
@@ -285,10 +278,11 @@ const MOST_LINES = 3
 function chartData(
   report: BoxReport,
   wrong: readonly Wrong[],
+  lettered: readonly Lettered[],
   name: string,
   nowMs: number,
   zone: string,
-): Omit<WrongChartData, 'marks'> | null {
+): WrongChartData | null {
   const [firstSeen] = report.seen
   if (!firstSeen || report.targetRhPercent === null) return null
   const points = (rh: (i: number) => number) =>
@@ -302,6 +296,11 @@ function chartData(
       const account = accountOf(report, one)
       return points(i => account.expectedRhPercent[i]!)
     }),
+    marks: lettered.map(({ atS, seenRhPercent, letter }) => ({
+      ms: msFromSeconds(atS),
+      rh: seenRhPercent,
+      letter,
+    })),
     zone,
     summary: `Readings of ${name}, and what each cause would have shown`,
   }

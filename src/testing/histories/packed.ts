@@ -1,5 +1,6 @@
 import type { BoxFacts, ReadingFacts } from '#core/evidence/facts.ts'
-import type { History, Pace } from './history.ts'
+import type { History } from './history.ts'
+import type { Pace } from './looks.ts'
 
 /** A history as it is kept: its readings column by column, since a logger's are thousands. */
 export interface Packed {

@@ -1,5 +1,6 @@
 import { seededRandom } from '#core/estimate/random.ts'
-import { makeHistory, type History, type HistoryWish, type Pace } from './history.ts'
+import { makeHistory, type History, type HistoryWish } from './history.ts'
+import type { Pace } from './looks.ts'
 import { between, pick } from './setting.ts'
 import type { Twist } from './twist.ts'
 
