@@ -35,7 +35,7 @@ test('a reason opens its page; the slider redraws the isotherms', async () => {
       const html = document.querySelector('[data-part="isotherms"] svg')?.innerHTML ?? ''
       return html.length + html.slice(-4000) !== text
     },
-    { timeout: 5000 },
+    { timeout: 60_000 },
     before,
   )
   expect(problemsOf(page)).toEqual([])

@@ -10,7 +10,7 @@ const h1 = (page: Page) => page.$eval('h1', heading => heading.textContent)
 const says = (page: Page, pattern: string) =>
   page.waitForFunction(
     wanted => new RegExp(wanted).test(document.querySelector('h1')?.textContent ?? ''),
-    { timeout: 20_000 },
+    { timeout: 60_000 },
     pattern,
   )
 /** Tab until what has the focus says this. */
@@ -76,7 +76,8 @@ test('from nothing to a plan, its figures, and the box on the shelf, by keyboard
   await says(page, '^Two holes, none drilled yet$')
   await tabTo(page, 'Enter hole A')
   await page.keyboard.press('Enter')
-  await page.waitForSelector('[data-part="drilled-form"]')
+  // the dialog takes the focus a moment after it is drawn
+  await page.waitForFunction(() => document.activeElement?.closest('[data-part="drilled-form"]'))
   await page.keyboard.press('Enter')
   await says(page, '^Two holes, one drilled$')
   await page.evaluate(() => scrollTo(0, 0))
@@ -153,7 +154,7 @@ test('by pointer, from a plan to its sheet, its bench and the shelf', async () =
   await says(page, '^Six holes, five drilled$')
   await go('Seal and fill', 'of water a day comes in')
   await page.waitForFunction(() => !/Sizing …|Reckoning …/.test(document.body.textContent), {
-    timeout: 30_000,
+    timeout: 60_000,
   })
   await go('At the bench', '^Step ')
   await page.evaluate(() => document.querySelector<HTMLElement>('[data-bench="drill 4"] button')!.click())

@@ -51,7 +51,7 @@ async function pathsOf(data: Uint8Array, number: number): Promise<{ width: numbe
 test('printed by the browser, the bar is 100.0 mm, the card outline a bank card, each hole its drill', async () => {
   const page = await stage.open('/demo/build/coxless/print', { fresh: true })
   await page.waitForFunction(() => document.querySelectorAll('circle[data-hole]').length > 0, {
-    timeout: 20_000,
+    timeout: 60_000,
   })
   const sheets = await page.$$eval('[data-sheet]', all => all.length)
   const pdf = await page.pdf({ preferCSSPageSize: true })

@@ -55,6 +55,8 @@ export async function openStage(): Promise<Stage> {
         { name: 'prefers-color-scheme', value: options.dark ? 'dark' : 'light' },
         { name: 'prefers-reduced-motion', value: 'reduce' },
       ])
+      // three browsers share two cores: slow is not wrong
+      page.setDefaultTimeout(60_000)
       if (options.zone) await page.emulateTimezone(options.zone)
       const at = options.at ?? address
       if (hash.startsWith('/demo') && (options.fresh || !shared)) {

@@ -34,7 +34,7 @@ describe('without a network', () => {
     expect(await page.$$eval('[data-slip]', slips => slips.length)).toBe(9)
     // a chunk that was never fetched before, and the fonts
     await page.click('[data-slip="cox"] a')
-    await page.waitForSelector('[data-part="history"] svg', { timeout: 30_000 })
+    await page.waitForSelector('[data-part="history"] svg', { timeout: 60_000 })
     expect(await page.evaluate(() => document.fonts.check("16px 'Zilla Slab'"))).toBe(true)
     // entered offline, kept offline
     await page.keyboard.press('l')

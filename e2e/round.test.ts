@@ -37,7 +37,7 @@ describe('walking the shelf', () => {
       await press('Enter')
       await page.waitForFunction(
         before => document.querySelector('[data-part="round-stop"] h1')?.textContent !== before,
-        { timeout: 15_000 },
+        { timeout: 60_000 },
         stop,
       )
       stops.push({ stop, keys })
@@ -102,7 +102,7 @@ describe('walking the shelf', () => {
         before =>
           document.querySelector('[data-part="round-end"], [data-part="question"]') !== null ||
           document.querySelector('[data-part="round-stop"] h1')?.textContent !== before,
-        { timeout: 15_000 },
+        { timeout: 60_000 },
         stop,
       )
       if ((await page.$('[data-part="question"]')) !== null) await tap('Keep it as typed')
@@ -111,7 +111,7 @@ describe('walking the shelf', () => {
         before =>
           document.querySelector('[data-part="round-end"]') !== null ||
           document.querySelector('[data-part="round-stop"] h1')?.textContent !== before,
-        { timeout: 15_000 },
+        { timeout: 60_000 },
         stop,
       )
       if ((await page.$('[data-part="round-end"]')) !== null) break

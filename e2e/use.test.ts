@@ -128,7 +128,7 @@ describe('the demonstration', () => {
       page.evaluate(() => performance.getEntriesByType('resource').map(entry => entry.name))
     expect((await loaded()).filter(name => name.includes('history-chart'))).toEqual([])
     await page.click('[data-slip="cox"] a')
-    await page.waitForSelector('[data-part="history"] svg', { timeout: 30_000 })
+    await page.waitForSelector('[data-part="history"] svg', { timeout: 60_000 })
     expect((await loaded()).filter(name => name.includes('history-chart'))).not.toEqual([])
     await page.close()
   }, 120_000)
@@ -212,7 +212,7 @@ describe('bad input', () => {
     const page = await stage.open('/demo/box/nowhere')
     await page.waitForSelector('h1')
     await page.waitForFunction(() => document.querySelector('h1')!.textContent === 'No such box', {
-      timeout: 20_000,
+      timeout: 60_000,
     })
     await page.close()
   }, 60_000)

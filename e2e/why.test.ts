@@ -31,7 +31,7 @@ const looseNumbers = (page: Page): Promise<string[]> =>
   })
 
 async function readNote(page: Page): Promise<Omit<Found, 'quantity'>> {
-  await page.waitForSelector('[data-why]', { timeout: 5000 })
+  await page.waitForSelector('[data-why]', { timeout: 60_000 })
   return page.$eval('[data-why]', element => {
     const text = (selector: string) => element.querySelector(selector)?.textContent ?? ''
     return {

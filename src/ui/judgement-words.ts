@@ -1,4 +1,10 @@
-import { dateAnswer, enteredAnswer, readAgainAnswer, settlesAtAnswer } from '#core/answers/answers.ts'
+import {
+  dateAnswer,
+  enteredAnswer,
+  readAgainAnswer,
+  settlesAtAnswer,
+  sinceAnswer,
+} from '#core/answers/answers.ts'
 import { floorAnswer } from '#core/answers/box-answers.ts'
 import type { Answer } from '#core/answer.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
@@ -119,10 +125,14 @@ export function judgementWords(
           }
         : null
     case 'amiss': {
-      const since =
-        judgement.sinceS === null || short ? '' : ` since about ${dayWord(judgement.sinceS, nowMs, zone)}`
       const [what, act] = AMISS[judgement.cause]
-      return { lead: short ? act : `${what}${since}: ${act}`, figure: null, tail: '' }
+      const { sinceS } = judgement
+      if (short || sinceS === null) return { lead: short ? act : `${what}: ${act}`, figure: null, tail: '' }
+      return {
+        lead: `${what} since `,
+        figure: { answer: sinceAnswer(sinceS), text: `about ${dayWord(sinceS, nowMs, zone)}` },
+        tail: `: ${act}`,
+      }
     }
     case 'read again': {
       const leaves = report?.leaves

@@ -262,6 +262,12 @@ export const readAgainAnswer = (nowS: number, middleS: number, readAgainS: numbe
     input('m', 'the date as likely before as after', middleS, 'time', 'computed'),
   ])
 
+/** When something that nobody told must have happened. @param atS by the draw that fits best */
+export const sinceAnswer = (atS: number): Answer =>
+  answer('since', atS, 'date', 'computed', 'likeliest-draw', [
+    input('d', 'the day it began, within the readings before and after', atS, 'date', 'computed'),
+  ])
+
 export const settlesAtAnswer = (disturbedS: number, hours: number): Answer =>
   answer('settled at', disturbedS + hours * 3600, 'time', 'computed', 'settles-at', [
     input('o', 'opened, or beads put in', disturbedS, 'time', 'told'),

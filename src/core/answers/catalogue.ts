@@ -22,6 +22,10 @@ export const FORMULAS = {
     text: 't = o + h',
     source: 'common practice: 6 h after an opening, 24 h after a new charge',
   },
+  'likeliest-draw': {
+    text: 'x = d, of the draw that fits best what was seen',
+    source: 'adaptive importance sampling: of the accounts of what was seen, the likeliest one',
+  },
   'read-again': {
     text: 't + (m − t)/4, but 3 to 14 days',
     source:

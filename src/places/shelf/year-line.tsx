@@ -168,7 +168,13 @@ function Lane({
     return (
       <g>
         {name}
-        {aside(`${words?.lead ?? ''}${words?.figure?.text ?? ''}`, start + 8)}
+        {words?.figure ? (
+          <FigureInk answer={words.figure.answer}>
+            {aside(`${words.lead}${words.figure.text}${words.tail}`, start + 8)}
+          </FigureInk>
+        ) : (
+          aside(words?.lead ?? '', start + 8)
+        )}
       </g>
     )
   }
