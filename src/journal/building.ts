@@ -4,6 +4,7 @@ import type { Contradicting } from './contradicting.ts'
 import type {
   BoxRecord,
   ChargeRecord,
+  CheckRecord,
   Contradicted,
   InstrumentRecord,
   PlanRecord,
@@ -22,6 +23,7 @@ export interface Building {
   instruments: Map<string, InstrumentRecord>
   scales: Map<string, ScaleRecord>
   plans: Map<string, PlanRecord>
+  checks: CheckRecord[]
   readings: ReadingRecord[]
   overrides: Map<MaterialId, Partial<Record<MaterialValue, number>>>
   contradictions: Contradicted[]

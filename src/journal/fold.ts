@@ -7,6 +7,7 @@ import type { Building, Problem } from './building.ts'
 import { materialsWith } from './materials.ts'
 import type { State, Stay } from './state.ts'
 import { endStay } from './stays.ts'
+import { trueReadings } from './true-readings.ts'
 
 /**
  * The whole journal folded into what is. Total: an entry applies or lands in `contradictions` with a reason and its
@@ -24,6 +25,7 @@ export function foldPlaced(placed: readonly Placed[]): State {
     instruments: new Map(),
     scales: new Map(),
     plans: new Map(),
+    checks: [],
     readings: [],
     overrides: new Map(),
     contradictions: [],
@@ -35,7 +37,7 @@ export function foldPlaced(placed: readonly Placed[]): State {
   }
   state.readings.sort((a, b) => a.atMs - b.atMs || (a.id < b.id ? -1 : 1))
   const { says: _, ...rest } = state
-  return { ...rest, materials: materialsWith(rest.overrides) }
+  return { ...rest, readings: trueReadings(rest), materials: materialsWith(rest.overrides) }
 }
 
 function apply(state: Building, placed: Placed): Problem | null {
@@ -141,7 +143,22 @@ function apply(state: Building, placed: Placed): Problem | null {
         state.instruments,
         'hygrometer',
         entry.payload.instrumentId,
-        { ...entry.payload, madeMs: atMs, retiredMs: null },
+        { ...entry.payload, madeMs: atMs, cellMs: null, retiredMs: null },
+        placed,
+      )
+    case 'instrument.checked': {
+      const unknown = entry.payload.shown.find(one => !state.instruments.has(one.instrumentId))
+      if (unknown) return says.unknown('hygrometer', unknown.instrumentId, placed)
+      state.checks.push({ ...entry.payload, id: entry.id, atMs })
+      return null
+    }
+    case 'instrument.cell':
+      return change(
+        state,
+        state.instruments,
+        'hygrometer',
+        entry.payload.instrumentId,
+        { cellMs: atMs },
         placed,
       )
     case 'instrument.changed':

@@ -4,7 +4,7 @@ import type { Overrides } from './materials.ts'
 import type { Charge, Oven } from '#records/kinds/charge.ts'
 import type { BeadColour } from '#core/evidence/colour.ts'
 import type { Box, SealTestBegun, SealTestResult } from '#records/kinds/box.ts'
-import type { Instrument } from '#records/kinds/instrument.ts'
+import type { DisplaysChecked, Instrument } from '#records/kinds/instrument.ts'
 import type { Unread } from '#records/picklists.ts'
 import type { Plan } from '#records/kinds/plan.ts'
 import type { ReadingPayload } from '#records/kinds/reading.ts'
@@ -26,9 +26,17 @@ export interface Sojourn {
   untilMs: number | null
 }
 
+/** `relativeHumidityPercent` is the air's: what was shown, put right by what is known of the display. */
 export interface ReadingRecord extends ReadingPayload {
   readonly id: string
   readonly actId: string
+  readonly atMs: number
+  /** What the display showed; left out where that is taken as it is. */
+  readonly shownRhPercent?: number
+}
+/** Displays held in one air. */
+export interface CheckRecord extends DisplaysChecked {
+  readonly id: string
   readonly atMs: number
 }
 export interface BoxRecord extends Box {
@@ -55,6 +63,8 @@ interface Retirable {
 export interface RoomRecord extends Room, Retirable {}
 export interface InstrumentRecord extends Instrument, Retirable {
   readonly madeMs: number
+  /** When it last got a fresh cell; null: nobody said. */
+  readonly cellMs: number | null
 }
 /** A box that is being planned; retired once it is built, or given up. */
 export interface PlanRecord extends Plan, Retirable {
@@ -114,6 +124,8 @@ export interface State {
   readonly instruments: ReadonlyMap<string, InstrumentRecord>
   readonly scales: ReadonlyMap<string, ScaleRecord>
   readonly plans: ReadonlyMap<string, PlanRecord>
+  /** In order of time. */
+  readonly checks: readonly CheckRecord[]
   /** In order of time. */
   readonly readings: readonly ReadingRecord[]
   /** What a person knows better than the catalogue, and the catalogue with it. */

@@ -7,6 +7,7 @@ import type { HolderKind } from '#core/container/holder.ts'
 import type { LidKind } from '#core/container/lid.ts'
 import type { WallMaterial } from '#core/container/wall.ts'
 import type { DesiccantKind } from '#core/desiccant/catalogue.ts'
+import type { SaltId } from '#core/reading/salts.ts'
 import type { SpoolClassId } from '#core/filament/spool-class.ts'
 import type { MaterialId } from '#core/filament/material.ts'
 import type { ClimateKind } from '#core/room/climate.ts'
@@ -66,6 +67,17 @@ export const CONTAINER_LIST = [
   'bag',
   'printed',
 ] as const satisfies readonly ContainerKind[]
+/** What displays were held together in: one bag, or the air over a salt. */
+export const CHECK_AIR_LIST = [
+  'bag',
+  'lithium chloride',
+  'magnesium chloride',
+  'potassium carbonate',
+  'sodium bromide',
+  'table salt',
+  'potassium chloride',
+  'potassium sulfate',
+] as const satisfies readonly ('bag' | SaltId)[]
 /** Why a display could not be read. */
 export const UNREAD_LIST = ['shows nothing', 'is not there'] as const
 export type Unread = (typeof UNREAD_LIST)[number]

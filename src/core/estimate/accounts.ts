@@ -1,9 +1,10 @@
 import type { PercentRh, Seconds } from '#units/quantity.ts'
 import type { BoxFacts } from '../evidence/facts.ts'
 import type { Amiss } from './amiss.ts'
+import { likeliest } from './likeliest.ts'
 import { AS_TOLD, type Hypothesis } from './hypotheses.ts'
 import type { Observation } from './likelihood.ts'
-import { samplePosterior, type Draw, type Posterior, type PosteriorOptions } from './posterior.ts'
+import { samplePosterior, type Posterior, type PosteriorOptions } from './posterior.ts'
 import { seededRandom } from './random.ts'
 import { findSuspects } from './suspects.ts'
 import type { Unknown } from './unknowns.ts'
@@ -109,10 +110,4 @@ function saidBy(
 ): Pick<Account, 'amiss' | 'expectedRhPercent'> {
   const { values, predicted } = likeliest(posterior)
   return { amiss: values.amiss, expectedRhPercent: readingsIn(observations).map(i => predicted[i]!) }
-}
-
-function likeliest({ draws }: Posterior): Draw {
-  const misfit = ({ z, logLikelihood }: Draw) =>
-    0.5 * z.reduce((sum, value) => sum + value * value, 0) - logLikelihood
-  return draws.reduce((best, draw) => (misfit(draw) < misfit(best) ? draw : best))
 }

@@ -1,5 +1,6 @@
+import { likeliest } from './likeliest.ts'
 import { missesOf, type Observation } from './likelihood.ts'
-import type { Draw, Posterior } from './posterior.ts'
+import type { Posterior } from './posterior.ts'
 import { weightedMean } from './weighted.ts'
 import type { Unknown } from './unknowns.ts'
 
@@ -84,12 +85,6 @@ export function findContradiction(
   if (newest !== undefined && readings.length > 1 && misses[newest]! > ODD_LAST)
     return said('last', [newest], ODD_LAST ** 2)
   return null
-}
-
-const likeliest = ({ draws }: Pick<Posterior, 'draws'>): Draw => {
-  const misfit = ({ z, logLikelihood }: Draw) =>
-    0.5 * z.reduce((total, value) => total + value * value, 0) - logLikelihood
-  return draws.reduce((best, draw) => (misfit(draw) < misfit(best) ? draw : best))
 }
 
 function strainedMost(

@@ -1,18 +1,26 @@
 import type { Seconds } from '#units/quantity.ts'
 import { daysFromSeconds } from '#units/time.ts'
 import type { BoxFacts, ReadingFacts } from '../evidence/facts.ts'
-import { OFFSET_SHARE } from './offset-share.ts'
+import { OFFSET_SHARE } from '../reading/offset-share.ts'
 
 /** A display as the estimator takes it. */
 export interface Display {
   readonly id: string
   /** Of its constant error, % RH, one standard deviation. */
   readonly offsetSpreadRh: number
+  /** Of what is new at each reading. */
+  readonly newEachTimeRh: number
+  /** A reading at or below says "at most this". */
+  readonly floorPercentRh: number
   /** When it first showed this box's air: its drift is counted from then. */
   readonly firstS: Seconds
   /** Read long enough for its drift to matter. */
   readonly mayDrift: boolean
 }
+
+/** Of a display's error, what is new at each reading, one standard deviation. */
+export const newEachTimeRh = (accuracyPercentRh: number): number =>
+  (accuracyPercentRh / 2) * Math.sqrt(1 - OFFSET_SHARE ** 2)
 
 /** For readings that name none: one display that always hung there. */
 export const OWN = 'own'
@@ -34,12 +42,21 @@ export function displaysOf(facts: BoxFacts): readonly Display[] {
     else times.set(id, [reading.atS, reading.atS])
   }
   if (times.size === 0) times.set(OWN, [0, 0])
+  const { accuracyPercentRh, floorPercentRh } = facts.hygrometer
   const list = [...times].map(([id, [firstS, lastS]]) => ({
+    offsetSpreadRh: OFFSET_SHARE * (accuracyPercentRh / 2),
+    newEachTimeRh: newEachTimeRh(accuracyPercentRh),
+    floorPercentRh,
+    ...facts.displays?.find(one => one.id === id),
     id,
     firstS,
-    offsetSpreadRh: OFFSET_SHARE * (facts.hygrometer.accuracyPercentRh / 2),
     mayDrift: daysFromSeconds(lastS - firstS) > DRIFTS_AFTER_DAYS,
   }))
   known.set(facts, list)
   return list
 }
+
+/** The least the air can be taken for where this reading stands at its display's floor. */
+export const floorAt = (facts: BoxFacts, reading: Pick<ReadingFacts, 'displayId'>): number =>
+  displaysOf(facts).find(one => one.id === displayOf(reading))?.floorPercentRh ??
+  facts.hygrometer.floorPercentRh

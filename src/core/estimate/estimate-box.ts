@@ -8,7 +8,7 @@ import { findContradiction } from './contradiction.ts'
 import { dateStanding } from './date-standing.ts'
 import { findWrong } from './wrong.ts'
 import { displayErrorRh } from './posterior.ts'
-import { displayOf, displaysOf } from './displays.ts'
+import { displayOf, displaysOf, floorAt } from './displays.ts'
 import { futureCurves, pastCurve } from './curves.ts'
 import { floorOf } from './floor.ts'
 import {
@@ -194,10 +194,11 @@ export function ensembleOf(facts: BoxFacts, options: ReportOptions = {}): Ensemb
 }
 
 /** What the display last showed, where that tells of the box as it is: settled, and since its beads were last renewed. */
-function shownNow({ readings, charges, hygrometer, nowS }: BoxFacts): number | null {
+function shownNow(facts: BoxFacts): number | null {
+  const { readings, charges, nowS } = facts
   const last = readings.findLast(reading => reading.settled && reading.atS <= nowS)
   // at its floor a display says "at most": that is no word of a target lost
-  if (!last || last.relativeHumidityPercent <= hygrometer.floorPercentRh) return null
+  if (!last || last.relativeHumidityPercent <= floorAt(facts, last)) return null
   const renewedS = Math.max(
     ...charges.flatMap(({ inS, outS, heatings }) => [
       ...[inS, outS ?? -Infinity].filter(atS => atS <= nowS),
@@ -208,7 +209,7 @@ function shownNow({ readings, charges, hygrometer, nowS }: BoxFacts): number | n
 }
 
 /** The display read last: what it would show now is what the next reading is held against. */
-const lastDisplay = (facts: BoxFacts): number => {
+export const lastDisplay = (facts: BoxFacts): number => {
   const last = facts.readings.at(-1)
   return last ? displaysOf(facts).findIndex(one => one.id === displayOf(last)) : 0
 }

@@ -6,6 +6,7 @@ import { isPresent } from '../model/box-model.ts'
 import type { Amiss, AmissKind } from './amiss.ts'
 import { displaysOf } from './displays.ts'
 import type { Observation } from './likelihood.ts'
+import { SHIFT_SPREAD_RH } from './shift-of-display.ts'
 
 /** One account of a box: as told, or with one thing that happened without a word. */
 export interface Hypothesis {
@@ -42,7 +43,7 @@ export function amissAt(kind: AmissKind, atS: Seconds, displayId: string): (z: n
     case 'damp':
       return z => ({ kind, atS, rhPercent: 45 + 47 * normalCdf(z) })
     case 'display':
-      return z => ({ kind, atS, displayId, rhPercent: 8 * z })
+      return z => ({ kind, atS, displayId, rhPercent: SHIFT_SPREAD_RH * z })
   }
 }
 
@@ -76,8 +77,12 @@ export function arrivalsOf(facts: BoxFacts): Seconds[] {
 export const isPossible = (facts: BoxFacts, kind: AmissKind, atS: Seconds): boolean =>
   kind !== 'renewed' || facts.charges.some(charge => isPresent(charge, atS) && charge.inS < atS)
 
-/** The display that is read most: the one whose shift would show. */
-export function mostRead(facts: BoxFacts, observations: readonly Observation[]): number {
+/** The displays that are read most, two at most: the ones whose shift would show. */
+export function mostRead(facts: BoxFacts, observations: readonly Observation[]): number[] {
   const counts = displaysOf(facts).map((_, i) => observations.filter(one => one.display === i).length)
-  return counts.indexOf(Math.max(...counts))
+  return counts
+    .map((_, i) => i)
+    .filter(i => counts[i]! > 0)
+    .sort((a, b) => counts[b]! - counts[a]!)
+    .slice(0, 2)
 }

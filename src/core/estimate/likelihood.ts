@@ -4,13 +4,10 @@ import { rhAtConstantLoadingPercent, type Sorbent } from '../sorbent/sorbent.ts'
 import type { BoxFacts, ReadingFacts } from '../evidence/facts.ts'
 import { displayOf, displaysOf } from './displays.ts'
 import { MODEL_MEMORY_S, MODEL_SPREAD_RH } from './model-error.ts'
-import { OFFSET_SHARE } from './offset-share.ts'
 
 /** What the model's water in the beads may be wrong by, one standard deviation: a share of it, and at least so much. */
 const MODEL_SHARE_OF_WATER = 0.01
 const LEAST_SIGMA_G = 0.02
-/** Readings of one day beyond so many tell nothing more: they share the display's mood and the day. */
-const MOST_OF_A_DAY = 1
 
 /** One thing seen that a draw must answer for. */
 export interface Observation {
@@ -28,17 +25,17 @@ export interface Observation {
   readonly temperatureC: number
 }
 
-/** Settled readings, those of a display and a day as one; all weighings and colours; in order of time. */
+/** Settled readings, those of a display and a day as one, since they share its mood and the day; all weighings and colours; in order of time. */
 export function observationsOf(facts: BoxFacts): Observation[] {
-  const newEachTime = (facts.hygrometer.accuracyPercentRh / 2) * Math.sqrt(1 - OFFSET_SHARE ** 2)
+  const displays = displaysOf(facts)
   const list: Observation[] = daysOfReadings(facts).map(({ display, readings }) => {
     const value = middleOf(readings.map(reading => reading.relativeHumidityPercent))
     return {
       kind: 'reading',
       atS: middleOf(readings.map(reading => reading.atS)),
       value,
-      sigma: newEachTime / Math.sqrt(Math.min(readings.length, MOST_OF_A_DAY)),
-      censored: value <= facts.hygrometer.floorPercentRh,
+      sigma: displays[display]!.newEachTimeRh,
+      censored: value <= displays[display]!.floorPercentRh,
       charge: null,
       display,
       temperatureC: middleOf(readings.map(reading => reading.temperatureC)),
@@ -121,7 +118,8 @@ const FREEDOMS = 4
 const T_SCALE = 0.85
 /** Share of readings that are slips, anything from 0 to 100; common practice knows them, none has counted them. */
 const SLIPS = 0.01
-const SLIP_DENSITY = SLIPS / 100
+const WHOLE_SCALE_RH = 100
+const SLIP_DENSITY = SLIPS / WHOLE_SCALE_RH
 /** ln of the constant of Student's t with four degrees of freedom: 3/8. */
 const T4 = Math.log(0.375)
 

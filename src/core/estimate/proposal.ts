@@ -1,4 +1,4 @@
-import { backward, cholesky, forward } from './cholesky.ts'
+import { backward, cholesky, forward } from '../cholesky.ts'
 import { logLikelihood, missesOf, throughFilter, type Observation } from './likelihood.ts'
 
 /** A normal distribution in the space of the unknowns, by its mean and the factor of its precision. */

@@ -1,4 +1,3 @@
-import type { Seconds } from '#units/quantity.ts'
 import type { Account } from './accounts.ts'
 import type { Amiss } from './amiss.ts'
 import type { BoxReport } from './report.ts'
@@ -80,6 +79,3 @@ export function testBetween(first: WrongCause, second: WrongCause): WrongTest | 
 
 /** Whether fresh beads alone put it right. */
 export const freshBeadsHelp = (cause: WrongCause): boolean => cause === 'spent' || cause === 'opened'
-
-/** When something happened, where that is known. */
-export const sinceS = ({ amiss }: Wrong): Seconds | null => amiss?.atS ?? null

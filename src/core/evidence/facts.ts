@@ -39,6 +39,8 @@ export interface BoxFacts {
     readonly knowledge: Knowledge
   }
   readonly hygrometer: Hygrometer
+  /** Displays that are not as the box's own is by its maker's word: checked ones, and those of other makes. */
+  readonly displays?: readonly DisplayFacts[]
   readonly readings: readonly ReadingFacts[]
   /** The strictest target among the spools now inside; null where there is none. */
   readonly targetRhPercent: PercentRh | null
@@ -101,6 +103,17 @@ export interface SpoolFacts extends Stay {
   readonly strandMm?: 1.75 | 2.85
   readonly size: SpoolSize
   readonly wetness: SpoolWetness
+}
+
+/** One display: what its readings, put right by its checks, may still be off by. */
+export interface DisplayFacts {
+  readonly id: string
+  /** Of its constant error, one standard deviation. */
+  readonly offsetSpreadRh: PercentRh
+  /** Of what is new at each reading. */
+  readonly newEachTimeRh: PercentRh
+  /** Of the air, where it shows the least it can. */
+  readonly floorPercentRh: PercentRh
 }
 
 export interface ReadingFacts {
