@@ -70,6 +70,20 @@ export function sparesDrafts(nowMs: number): Draft[] {
     display('skeg', 'Skeg’s display'),
     display('launch', 'Launch’s display'),
     display('cox', 'Cox’s display'),
+    { kind: 'instrument.cell', atMs: nowMs - 20 * DAY, payload: { instrumentId: 'display-launch' } },
+    {
+      kind: 'instrument.checked',
+      atMs: nowMs - 19 * DAY,
+      payload: {
+        air: 'magnesium chloride',
+        temperatureC: 9,
+        waitedHours: 15,
+        shown: [
+          { instrumentId: 'display-skeg', relativeHumidityPercent: 36 },
+          { instrumentId: 'display-launch', relativeHumidityPercent: 32 },
+        ],
+      },
+    },
     { kind: 'scale.made', atMs, payload: { scaleId: 'bench-scale', name: 'Bench scale', stepG: 0.1 } },
     { kind: 'scale.made', atMs, payload: { scaleId: 'club-scale', name: 'Club scale', stepG: 1 } },
   ]

@@ -20,6 +20,7 @@ const CardPlace = lazy(() => import('../places/card/card-place.tsx'))
 const PreferencesPlace = lazy(() => import('../places/preferences/preferences-place.tsx'))
 const AlmanacPlace = lazy(() => import('../places/almanac/almanac-place.tsx'))
 const KitPlace = lazy(() => import('../places/kit/kit-place.tsx'))
+const DisplaysPlace = lazy(() => import('../places/displays/displays-place.tsx'))
 const BuildPlace = lazy(() => import('../places/build/build-place.tsx'))
 const FirstUsePlace = lazy(() => import('../places/first-use/first-use-place.tsx'))
 
@@ -35,6 +36,7 @@ const places = [
   { path: 'preferences', element: <PreferencesPlace /> },
   { path: 'almanac/:page?', element: <AlmanacPlace /> },
   { path: 'kit', element: <KitPlace /> },
+  { path: 'kit/displays', element: <DisplaysPlace /> },
   { path: 'build/:planId?/:step?', element: <BuildPlace /> },
   { path: 'start', element: <FirstUsePlace /> },
 ]

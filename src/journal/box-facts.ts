@@ -3,6 +3,8 @@ import { CONTAINERS, insideVolumeL } from '#core/container/container.ts'
 import { LIDS } from '#core/container/lid.ts'
 import { wallAreaM2, wallConductanceLPerH, wallLaw } from '#core/container/wall.ts'
 import type { BoxFacts, ChargeFacts, LeakFacts, SpoolFacts } from '#core/evidence/facts.ts'
+import { truePercent } from '#core/reading/display-check.ts'
+import { newEachTimeRh, OFFSET_SHARE } from '#core/reading/offset-share.ts'
 import { spoolSizeOf } from '#core/filament/spool-class.ts'
 import { baseShareOf } from './base-share.ts'
 import type { BoxView } from './box-view.ts'
@@ -13,6 +15,7 @@ import { scaleSigmaG, weighedWaterG } from '#core/evidence/weighing.ts'
 import type { BoxRecord, ChargeRecord, SpoolRecord, State } from './state.ts'
 import { colourFacts, cyclesOf, heatingFacts } from './charge-facts.ts'
 import { readingsOf } from './readings-of.ts'
+import { displayErrorAt } from './true-readings.ts'
 import { profileOf, roomAirAt } from './room-air.ts'
 import { spoolPast } from './spool-past.ts'
 import { isDuring, stayIn } from './stays.ts'
@@ -79,6 +82,7 @@ export function boxFacts(state: State, view: BoxView, nowMs: number): BoxFacts |
     spools,
     room: { profile: profileOf(room), readings: roomReadings, knowledge: room.climateKnown },
     hygrometer: view.hygrometer,
+    ...displayFacts(state, view),
     readings: view.readings
       .filter(reading => reading.atMs >= startsMs - DAY_MS)
       .map(reading => ({
@@ -90,6 +94,29 @@ export function boxFacts(state: State, view: BoxView, nowMs: number): BoxFacts |
       })),
     targetRhPercent: view.target?.rhPercent ?? null,
   }
+}
+
+/** Displays it was read with that are not as its own is by its maker's word: by a check, or of another make. */
+function displayFacts(state: State, { hygrometer, readings }: BoxView): Pick<BoxFacts, 'displays'> {
+  const lastMs = new Map(readings.map(reading => [reading.instrumentId, reading.atMs]))
+  const displays = [...lastMs].flatMap(([id, atMs]) => {
+    const instrument = state.instruments.get(id)
+    if (!instrument) return []
+    const { accuracyPercentRh, floorPercentRh } = instrument
+    const error = displayErrorAt(state)(id, atMs)
+    const isAsItsOwn =
+      accuracyPercentRh === hygrometer.accuracyPercentRh && floorPercentRh === hygrometer.floorPercentRh
+    if (!error && isAsItsOwn) return []
+    return [
+      {
+        id,
+        offsetSpreadRh: error?.sigmaRh ?? OFFSET_SHARE * (accuracyPercentRh / 2),
+        newEachTimeRh: newEachTimeRh(accuracyPercentRh),
+        floorPercentRh: error ? truePercent(floorPercentRh, error) : floorPercentRh,
+      },
+    ]
+  })
+  return displays.length === 0 ? {} : { displays }
 }
 
 type Lid = BoxRecord['lids'][number]

@@ -1,10 +1,12 @@
 import type { PercentRh } from '#units/quantity.ts'
 import { secondsFromMs, msFromSeconds } from '#units/time.ts'
 import { settlesAtS, USUAL_HYGROMETER, type Hygrometer } from '#core/reading/hygrometer.ts'
+import { leftAccuracyRh, truePercent } from '#core/reading/display-check.ts'
 import { knowledgeWord, type KnowledgeWord } from '#core/verdict/knowledge.ts'
 import { readingWord, type ReadingWord } from '#core/verdict/reading.ts'
 import type { BoxRecord, ChargeRecord, ReadingRecord, SpoolRecord, State } from './state.ts'
 import { instrumentFor } from './instruments.ts'
+import { displayErrorAt } from './true-readings.ts'
 import { readingsOf } from './readings-of.ts'
 import { isDuring, stayIn } from './stays.ts'
 
@@ -82,7 +84,7 @@ export function boxView(state: State, boxId: string, nowMs: number): BoxView | n
         word:
           target &&
           readingWord(
-            hygrometer,
+            hygrometerOfReading(state, reading, hygrometer),
             { relativeHumidityPercent: reading.relativeHumidityPercent, settled },
             target.rhPercent,
           ),
@@ -125,6 +127,19 @@ function hygrometerOf(state: State, boxId: string): Hygrometer {
         floorPercentRh: instrument.floorPercentRh,
       }
     : USUAL_HYGROMETER
+}
+
+/** A checked display is believed more nearly, and its floor is the air's. */
+function hygrometerOfReading(state: State, reading: ReadingRecord, usual: Hygrometer): Hygrometer {
+  const error = reading.putRight && displayErrorAt(state)(reading.instrumentId, reading.atMs)
+  const instrument = error && state.instruments.get(reading.instrumentId)
+  return instrument
+    ? {
+        ...usual,
+        accuracyPercentRh: leftAccuracyRh(instrument.accuracyPercentRh, error),
+        floorPercentRh: truePercent(instrument.floorPercentRh, error),
+      }
+    : usual
 }
 
 /** Openings and changes of charge, in order of time. */

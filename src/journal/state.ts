@@ -31,8 +31,13 @@ export interface ReadingRecord extends ReadingPayload {
   readonly id: string
   readonly actId: string
   readonly atMs: number
-  /** What the display showed; left out where that is taken as it is. */
-  readonly shownRhPercent?: number
+  /** What the display showed, and how far it is off; left out where it was never checked, and is taken as it is. */
+  readonly putRight?: PutRight
+}
+export interface PutRight {
+  readonly shownRhPercent: number
+  readonly offsetRh: number
+  readonly perRh: number
 }
 /** Displays held in one air. */
 export interface CheckRecord extends DisplaysChecked {

@@ -25,7 +25,13 @@ export function displayErrorAt({ checks, instruments }: Checked): ErrorAt {
   return byMs
 }
 
-export const asCheck = ({ air, temperatureC, waitedHours, shown, atMs }: Omit<CheckRecord, 'id'>): DisplayCheck => ({
+export const asCheck = ({
+  air,
+  temperatureC,
+  waitedHours,
+  shown,
+  atMs,
+}: Omit<CheckRecord, 'id'>): DisplayCheck => ({
   atS: secondsFromMs(atMs),
   air,
   temperatureC,
@@ -36,22 +42,24 @@ export const asCheck = ({ air, temperatureC, waitedHours, shown, atMs }: Omit<Ch
 /** A tenth of a per cent: finer than any display tells. */
 const inTenths = (percent: number): number => Math.round(percent * 10) / 10
 
-/** What the air held when this display showed so much. */
-export function airPercent(state: Checked, shownRhPercent: number, instrumentId: string, atMs: number): number {
-  const error = displayErrorAt(state)(instrumentId, atMs)
-  return error ? inTenths(truePercent(shownRhPercent, error)) : shownRhPercent
+const putRight = (
+  shownRhPercent: number,
+  error: DisplayError,
+): Pick<ReadingRecord, 'relativeHumidityPercent' | 'putRight'> => ({
+  relativeHumidityPercent: inTenths(truePercent(shownRhPercent, error)),
+  putRight: { shownRhPercent, offsetRh: error.offsetRh, perRh: error.perRh },
+})
+
+/** A reading as it would stand in the journal. */
+export function trueReading(state: Checked, reading: ReadingRecord): ReadingRecord {
+  const error = displayErrorAt(state)(reading.instrumentId, reading.atMs)
+  return error ? { ...reading, ...putRight(reading.relativeHumidityPercent, error) } : reading
 }
 
+export const shownRh = (reading: ReadingRecord): number =>
+  reading.putRight?.shownRhPercent ?? reading.relativeHumidityPercent
+
 /** Every reading as the air was; what was shown stays beside it. */
-export const trueReadings = (state: Checked & { readonly readings: readonly ReadingRecord[] }): ReadingRecord[] =>
-  state.readings.map(reading => {
-    const { relativeHumidityPercent, instrumentId, atMs } = reading
-    const error = displayErrorAt(state)(instrumentId, atMs)
-    return error
-      ? {
-          ...reading,
-          relativeHumidityPercent: inTenths(truePercent(relativeHumidityPercent, error)),
-          shownRhPercent: relativeHumidityPercent,
-        }
-      : reading
-  })
+export const trueReadings = (
+  state: Checked & { readonly readings: readonly ReadingRecord[] },
+): ReadingRecord[] => state.readings.map(reading => trueReading(state, reading))

@@ -3,6 +3,8 @@ import type { Expectation } from '#core/reading/slips.ts'
 import type { Instrument } from '#records/kinds/instrument.ts'
 import { roomAirAt } from '#journal/room-air.ts'
 import type { ReadingRecord, State } from '#journal/state.ts'
+import { displayErrorAt, shownRh } from '#journal/true-readings.ts'
+import { shownPercent } from '#core/reading/display-check.ts'
 
 /** Where something is read: a room's air, or a box. */
 export interface ReadingPlace {
@@ -40,10 +42,29 @@ export function expectationAt(
   return {
     nearC: at.nearC,
     accuracyPercentRh: at.instrument?.accuracyPercentRh ?? 5,
-    lastRhPercent: last?.relativeHumidityPercent ?? null,
-    rhPercent: step.in === 'box' ? (ofBox(at.report) ?? aboutAsLast(last)) : ofRoom(state, step.id, at.atMs),
+    lastRhPercent: last && shownRh(last),
+    rhPercent: rangeAs(
+      shownBy(state, at.instrument, at.atMs),
+      step.in === 'box' ? (ofBox(at.report) ?? aboutAsLast(last)) : ofRoom(state, step.id, at.atMs),
+    ),
   }
 }
+
+/** What a display will show of an air: as it is, or as far off as its checks say. */
+export function shownBy(
+  state: State,
+  instrument: Instrument | null,
+  atMs: number,
+): (rhPercent: number) => number {
+  const error = instrument && displayErrorAt(state)(instrument.instrumentId, atMs)
+  return rhPercent => (error ? shownPercent(rhPercent, error) : rhPercent)
+}
+
+const rangeAs = (
+  shown: (rhPercent: number) => number,
+  range: Expectation['rhPercent'],
+): Expectation['rhPercent'] =>
+  range && { low: shown(range.low), middle: shown(range.middle), high: shown(range.high) }
 
 /** While nothing is reckoned: about what it showed last. */
 const aboutAsLast = (last: ReadingRecord | null): Expectation['rhPercent'] =>

@@ -38,6 +38,7 @@ export const FORMULA_WORK: Readonly<Record<string, Work>> = {
     const ms = Date.parse(`${shown.inputs['o']!.replace(' ', 'T')}:00Z`) + v('h') * 3_600_000
     return new Date(ms).toISOString().slice(0, 16).replace('T', ' ')
   },
+  'put-right': v => 25 + (v('r') - 25 - v('a')) / (1 + v('b')),
   'likeliest-draw': (_, shown) => shown.inputs['d']!,
   'read-again': (_, shown) => {
     const [now, middle] = ['t', 'm'].map(id => Date.parse(`${shown.inputs[id]!.replace(' ', 'T')}:00Z`))

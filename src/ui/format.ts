@@ -14,6 +14,13 @@ export const inHundredths = (value: number): string => minus(twoDigits.format(va
 export const asTyped = (value: number): string =>
   Math.abs(value - Math.round(value)) < 0.05 ? inWhole(value) : inTenths(value)
 
+/** The air as a display told it; put right it is a figure of ours, and whole. */
+export const readText = (reading: {
+  readonly relativeHumidityPercent: number
+  readonly putRight?: unknown
+}): string =>
+  reading.putRight ? inWhole(reading.relativeHumidityPercent) : asTyped(reading.relativeHumidityPercent)
+
 /** A name as long as there is room for. */
 export const shortName = (name: string, letters: number): string =>
   name.length > letters ? `${name.slice(0, letters - 1).trimEnd()}…` : name

@@ -43,6 +43,33 @@ export const enteredAnswer = (
     ? answer(quantity, value, unit, knowledge, 'as-assumed', [input('a', name, value, unit, knowledge)], note)
     : answer(quantity, value, unit, knowledge, 'as-entered', [input('r', name, value, unit, knowledge)], note)
 
+/** A reading as it was shown, or put right where its display was checked. */
+export const readingAnswer = (
+  quantity: string,
+  { relativeHumidityPercent, putRight }: ShownReading,
+  note?: string,
+): Answer =>
+  putRight
+    ? answer(
+        quantity,
+        relativeHumidityPercent,
+        '%',
+        'computed',
+        'put-right',
+        [
+          input('r', 'what the display showed', putRight.shownRhPercent, '%', 'measured'),
+          input('a', 'it shows so much more at 25 %', putRight.offsetRh, '%', 'computed'),
+          input('b', 'and so much more for each per cent beyond', putRight.perRh, '%', 'computed'),
+        ],
+        note,
+      )
+    : enteredAnswer(quantity, 'hygrometer reading', relativeHumidityPercent, '%', 'measured', note)
+
+interface ShownReading {
+  readonly relativeHumidityPercent: number
+  readonly putRight?: { readonly shownRhPercent: number; readonly offsetRh: number; readonly perRh: number }
+}
+
 export const targetAnswer = (
   targets: readonly { name: string; rhPercent: number }[],
   note?: string,

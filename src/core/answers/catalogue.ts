@@ -22,6 +22,11 @@ export const FORMULAS = {
     text: 't = o + h',
     source: 'common practice: 6 h after an opening, 24 h after a new charge',
   },
+  'put-right': {
+    text: 'x = 25 + (r − 25 − a) / (1 + b)',
+    source:
+      'the checks of this display: its offset a at 25 % and its slope b (Gaussian, all checks together)',
+  },
   'likeliest-draw': {
     text: 'x = d, of the draw that fits best what was seen',
     source: 'adaptive importance sampling: of the accounts of what was seen, the likeliest one',

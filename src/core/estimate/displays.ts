@@ -1,7 +1,7 @@
 import type { Seconds } from '#units/quantity.ts'
 import { daysFromSeconds } from '#units/time.ts'
 import type { BoxFacts, ReadingFacts } from '../evidence/facts.ts'
-import { OFFSET_SHARE } from '../reading/offset-share.ts'
+import { newEachTimeRh, OFFSET_SHARE } from '../reading/offset-share.ts'
 
 /** A display as the estimator takes it. */
 export interface Display {
@@ -17,10 +17,6 @@ export interface Display {
   /** Read long enough for its drift to matter. */
   readonly mayDrift: boolean
 }
-
-/** Of a display's error, what is new at each reading, one standard deviation. */
-export const newEachTimeRh = (accuracyPercentRh: number): number =>
-  (accuracyPercentRh / 2) * Math.sqrt(1 - OFFSET_SHARE ** 2)
 
 /** For readings that name none: one display that always hung there. */
 export const OWN = 'own'

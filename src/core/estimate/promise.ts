@@ -20,7 +20,7 @@ export interface FirstDay {
   readonly closedS: Seconds
   /** Hours since then, ascending; each column has one value for each. */
   readonly hours: readonly number[]
-  /** Nine readings of ten lie between these. */
+  /** Seven readings of eight lie between these. */
   readonly lowRh: readonly PercentRh[]
   readonly middleRh: readonly PercentRh[]
   readonly highRh: readonly PercentRh[]
@@ -30,7 +30,7 @@ export interface FirstDay {
 /** The hours a person is told of. */
 export const PROMISED_HOURS = [1, 6, 24, 72] as const
 const HOURS = [0.25, 0.5, 1, 2, 3, 4, 6, 9, 12, 18, 24, 36, 48, 60, 72] as const
-const [LOW, MIDDLE, HIGH] = [0.05, 0.5, 0.95]
+const [LOW, MIDDLE, HIGH] = [0.06, 0.5, 0.94]
 const DRAWS = 60
 /** A display in its case comes to new air with one of these time constants; common practice for small ones in still air. */
 const DISPLAY_LAGS_HOURS = [0.2, 0.4, 0.8] as const

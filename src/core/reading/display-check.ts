@@ -1,7 +1,7 @@
 import type { Celsius, PercentRh, Seconds } from '#units/quantity.ts'
 import { secondsFromDays } from '#units/time.ts'
 import { backward, cholesky, forward } from '../cholesky.ts'
-import { OFFSET_SHARE } from './offset-share.ts'
+import { newEachTimeRh, OFFSET_SHARE } from './offset-share.ts'
 import { saltRhPercent, SALTS, type SaltId } from './salts.ts'
 
 /** Displays that stood in the same air for a while: in one bag, or over a salt whose humidity is known. */
@@ -141,4 +141,4 @@ export const shownPercent = (rhPercent: PercentRh, error: DisplayError): Percent
 
 /** ± that a checked display has left: what is not known of its offset, and what is new at each look. */
 export const leftAccuracyRh = (accuracyRh: PercentRh, { sigmaRh }: DisplayError): PercentRh =>
-  Math.min(accuracyRh, 2 * Math.hypot(sigmaRh, (accuracyRh / 2) * Math.sqrt(1 - OFFSET_SHARE ** 2)))
+  Math.min(accuracyRh, 2 * Math.hypot(sigmaRh, newEachTimeRh(accuracyRh)))

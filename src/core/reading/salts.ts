@@ -77,9 +77,10 @@ const STEP_C = 5
  */
 export function saltRhPercent(salt: SaltId, temperatureC: Celsius): PercentRh | null {
   const points = SALTS[salt].rhPercent
-  const at = Math.min(Math.floor(temperatureC / STEP_C), points.length - 2)
-  const [low, high] = [points[at], points[at + 1]]
+  const at = Math.floor(temperatureC / STEP_C)
   const share = temperatureC / STEP_C - at
-  if (typeof low !== 'number' || typeof high !== 'number' || share > 1) return null
+  const low = points[at]
+  const high = share === 0 ? low : points[at + 1]
+  if (typeof low !== 'number' || typeof high !== 'number') return null
   return low + (high - low) * share
 }

@@ -2,10 +2,12 @@ import type { BenchDoing } from '../build/bench-steps.ts'
 import { DESICCANTS, type DesiccantKind } from '../desiccant/catalogue.ts'
 import type { HolderKind } from '../container/holder.ts'
 import type { OvenKind } from './ways.ts'
+import type { SaltId } from '../reading/salts.ts'
 
 /** Something a person is about to do, and what of it decides which cautions hold. */
 export type Step =
   | { readonly step: 'choose a box' | BenchDoing }
+  | { readonly step: 'check displays'; readonly air: 'bag' | SaltId }
   | {
       readonly step: 'look at the beads' | 'weigh the beads' | 'replace the beads'
       readonly indicator: BeadIndicator
@@ -36,6 +38,12 @@ const mayBeBlue = (step: Step): boolean =>
 const handles = (step: Step, kind: DesiccantKind | 'sieve'): boolean =>
   'desiccant' in step && (step.desiccant === kind || (kind === 'sieve' && step.desiccant.startsWith('sieve')))
 const isOven = (step: Step): boolean => heats(step) && step.oven !== 'microwave' && step.oven !== 'own heater'
+const HURTS: readonly string[] = [
+  'lithium chloride',
+  'potassium carbonate',
+  'sodium bromide',
+  'magnesium chloride',
+]
 const handlesBeads = (step: Step): boolean => 'indicator' in step
 
 /**
@@ -131,6 +139,21 @@ export const CAUTIONS: readonly Caution[] = [
     id: 'swallow',
     text: 'Beads are not food, and coin cells are dangerous when swallowed: keep both from children and pets.',
     at: handlesBeads,
+  },
+  {
+    id: 'coin-cell',
+    text: 'Coin cells are dangerous when swallowed: keep them from children, and see a doctor at once if one was.',
+    at: step => step.step === 'check displays',
+  },
+  {
+    id: 'slurry',
+    text: 'The slurry must not touch the display, and its jar is for food no more: label it, stand it level, out of reach of children and pets.',
+    at: step => step.step === 'check displays' && step.air !== 'bag',
+  },
+  {
+    id: 'salt-hurts',
+    text: 'This salt irritates eyes and skin and is harmful when swallowed: gloves and eye protection; what its maker’s sheet says comes first.',
+    at: step => step.step === 'check displays' && HURTS.includes(step.air),
   },
   {
     id: 'drilling',

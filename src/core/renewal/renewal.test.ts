@@ -18,6 +18,13 @@ const ALWAYS_IN_AN_OVEN = ['dye', 'electronics-out', 'printed-holder', 'oven', '
 /** Every step there is, with the cautions it shows. */
 const STEPS: readonly (readonly [string, Step, readonly string[]])[] = [
   ['a box is chosen', { step: 'choose a box' }, ['food-box']],
+  ['displays in a bag', { step: 'check displays', air: 'bag' }, ['coin-cell']],
+  ['displays over table salt', { step: 'check displays', air: 'table salt' }, ['coin-cell', 'slurry']],
+  [
+    'displays over lithium chloride',
+    { step: 'check displays', air: 'lithium chloride' },
+    ['coin-cell', 'salt-hurts', 'slurry'],
+  ],
   ['drilling a wall', { step: 'drill' }, ['drilling']],
   ['filing a hole', { step: 'file' }, ['edges']],
   ['cutting the rod', { step: 'cut the rod' }, ['edges']],

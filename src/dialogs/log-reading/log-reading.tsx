@@ -10,7 +10,7 @@ import { roomsOf } from '#journal/rooms.ts'
 import { inShelfOrder } from '#journal/shelf-order.ts'
 import type { State } from '#journal/state.ts'
 import { againText } from '#ui/dates.ts'
-import { THIN, asTyped, inTenths } from '#ui/format.ts'
+import { THIN, asTyped, inTenths, readText } from '#ui/format.ts'
 import { StateMark } from '#draw/state-mark.tsx'
 import { FormFoot } from '#ui/form-foot.tsx'
 import { useJournalTools, usePreferences } from '#session/journal-context.tsx'
@@ -220,7 +220,7 @@ function Kept({ act, close }: { readonly act: Act; readonly close: () => void })
     <div className={css.kept} data-part="kept" role="status">
       {reading?.word && view?.target ? (
         <p className={css.keptWord} data-part="kept-word">
-          <StateMark word={reading.word} /> {asTyped(reading.relativeHumidityPercent)}
+          <StateMark word={reading.word} /> {readText(reading)}
           {THIN}% of {asTyped(view.target.rhPercent)}: <strong>{reading.word}</strong>
           {reading.lookAgainMs !== null && (
             <>. Look again {againText(reading.lookAgainMs, maker.nowMs(), maker.zone)}.</>

@@ -23,9 +23,9 @@ describe('readings as a table', () => {
   test('headings name the units, times stand in UTC and on the wall', () => {
     const [heading, first] = writeReadings([row()]).split('\r\n')
     expect(heading).toBe(
-      'at (UTC),local time,in,place,relative humidity (%),temperature (°C),temperature known,hygrometer',
+      'at (UTC),local time,in,place,relative humidity (%),temperature (°C),temperature known,hygrometer,put right (%)',
     )
-    expect(first).toBe('2025-07-03T08:30:00.000Z,2025-07-03 10:30,box,Thole,18,16.5,measured,Small round')
+    expect(first).toBe('2025-07-03T08:30:00.000Z,2025-07-03 10:30,box,Thole,18,16.5,measured,Small round,')
   })
   // OWASP "CSV Injection" (from memory): = + - @, tab and return begin a formula
   test.each(['=1+1', '+cmd', '-2', '@x', '\tx', '=HYPERLINK("x")'])(

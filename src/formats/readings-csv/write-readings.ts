@@ -10,6 +10,8 @@ export interface ReadingRow {
   readonly temperatureC: number
   readonly temperatureKnown: 'assumed' | 'measured'
   readonly hygrometer: string
+  /** By the checks of its display; left out: taken as it was shown. */
+  readonly putRightPercent?: number
 }
 
 export const COLUMNS = [
@@ -21,6 +23,7 @@ export const COLUMNS = [
   'temperature (°C)',
   'temperature known',
   'hygrometer',
+  'put right (%)',
 ] as const
 
 /** "2025-11-08 11:00" in a zone. */
@@ -44,6 +47,7 @@ export const writeReadings = (rows: readonly ReadingRow[]): string =>
         row.temperatureC,
         row.temperatureKnown,
         row.hygrometer,
+        row.putRightPercent ?? '',
       ]),
     },
     { escapeFormulae: true, newline: '\r\n' },

@@ -3,6 +3,7 @@ import {
   daysSinceAnswer,
   dewPointAnswer,
   enteredAnswer,
+  readingAnswer,
   shareAnswer,
   targetAnswer,
   vapourDensityAnswer,
@@ -15,7 +16,7 @@ import type { BoxView } from '#journal/box-view.ts'
 import type { State } from '#journal/state.ts'
 import { agoText, calendarDays } from '#ui/dates.ts'
 import { Figure } from '#ui/figure.tsx'
-import { THIN, asTyped, inTenths, inWhole } from '#ui/format.ts'
+import { THIN, asTyped, inTenths, inWhole, readText } from '#ui/format.ts'
 import { markColour, StateMark } from '#draw/state-mark.tsx'
 import { usePreferences } from '#session/journal-context.tsx'
 import hand from '#ui/hand.module.css'
@@ -72,17 +73,10 @@ export function AirLine({
         </>
       )}
       <Figure
-        answer={enteredAnswer(
-          'reading',
-          'hygrometer reading',
-          last.relativeHumidityPercent,
-          '%',
-          'measured',
-          `±${view.hygrometer.accuracyPercentRh} %`,
-        )}
+        answer={readingAnswer('reading', last, `±${view.hygrometer.accuracyPercentRh} %`)}
         className={hand.strong}
       >
-        {asTyped(last.relativeHumidityPercent)}
+        {readText(last)}
         {THIN}%
       </Figure>{' '}
       of{' '}
@@ -110,6 +104,24 @@ export function AirLine({
         >
           {agoText(last.atMs, nowMs, zone)}
         </Figure>
+      )}
+      {last.putRight && (
+        <span className={hand.aside} data-part="put-right">
+          {' '}
+          (its display shows{' '}
+          <Figure
+            answer={enteredAnswer(
+              'shown',
+              'what the display showed',
+              last.putRight.shownRhPercent,
+              '%',
+              'measured',
+            )}
+          >
+            {asTyped(last.putRight.shownRhPercent)}
+          </Figure>
+          )
+        </span>
       )}
       {expected && last.settled && (
         <span className={hand.aside}>

@@ -2,12 +2,12 @@ import { DESICCANTS } from '#core/desiccant/catalogue.ts'
 import { rhAtConstantLoadingPercent } from '#core/sorbent/sorbent.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import { splitChange } from '#core/answers/change.ts'
-import { differenceAnswer, enteredAnswer } from '#core/answers/answers.ts'
+import { differenceAnswer, enteredAnswer, readingAnswer } from '#core/answers/answers.ts'
 import { inScale } from '#core/reading/scale-slip.ts'
 import type { BoxView } from '#journal/box-view.ts'
 import { shortDayText } from '#ui/dates.ts'
 import { Figure } from '#ui/figure.tsx'
-import { THIN, asTyped, inTenths, inWhole, signed } from '#ui/format.ts'
+import { THIN, readText, inTenths, inWhole, signed } from '#ui/format.ts'
 import { useMeasures } from '#ui/use-measures.ts'
 import { beadsInG } from '#ui/beads-figure.tsx'
 import { usePreferences } from '#session/journal-context.tsx'
@@ -81,30 +81,8 @@ export function ChangeArrows({
   return (
     <section>
       <h2 className={hand.section}>
-        <Figure
-          answer={enteredAnswer(
-            'reading before',
-            'hygrometer reading',
-            before.relativeHumidityPercent,
-            '%',
-            'measured',
-          )}
-        >
-          {asTyped(before.relativeHumidityPercent)}
-        </Figure>{' '}
-        to{' '}
-        <Figure
-          answer={enteredAnswer(
-            'reading',
-            'hygrometer reading',
-            last.relativeHumidityPercent,
-            '%',
-            'measured',
-          )}
-        >
-          {asTyped(last.relativeHumidityPercent)}
-        </Figure>
-        : what changed
+        <Figure answer={readingAnswer('reading before', before)}>{readText(before)}</Figure> to{' '}
+        <Figure answer={readingAnswer('reading', last)}>{readText(last)}</Figure>: what changed
       </h2>
       <svg
         className={pen.drawing}

@@ -2,7 +2,7 @@ import { DESICCANTS } from '#core/desiccant/catalogue.ts'
 import { HOLDERS } from '#core/container/holder.ts'
 import { LIDS } from '#core/container/lid.ts'
 import { MATERIAL_IDS } from '#core/filament/material.ts'
-import { SPOOL_BODY_LIST, UNREAD_LIST, WALL_LIST } from '#records/picklists.ts'
+import { CHECK_AIR_LIST, SPOOL_BODY_LIST, UNREAD_LIST, WALL_LIST } from '#records/picklists.ts'
 import { CLIMATES } from '#core/room/climate.ts'
 import type { Entry } from '#records/entry.ts'
 import { BEAD_COLOURS, FRESHNESS, INDICATORS, OVENS } from '#records/kinds/charge.ts'
@@ -138,6 +138,12 @@ function fieldsOfKind(kind: Entry['kind'], boxes: Choices, charges: Choices): En
         { key: 'outChargeId', label: 'Came out', as: { choices: charges } },
         { key: 'inChargeId', label: 'Went in', as: { choices: charges } },
       ]
+    case 'instrument.checked':
+      return [
+        { key: 'temperatureC', label: 'At', as: 'temperature' },
+        { key: 'waitedHours', label: 'They waited, hours', as: 'number' },
+        { key: 'air', label: 'In', as: { choices: pairs(CHECK_AIR_LIST) } },
+      ]
     case 'charge.weighed':
       return [
         { key: 'grossG', label: 'On the scale', as: 'weight' },
@@ -161,6 +167,7 @@ function fieldsOfKind(kind: Entry['kind'], boxes: Choices, charges: Choices): En
     case 'box.retired':
     case 'room.retired':
     case 'instrument.retired':
+    case 'instrument.cell':
     case 'scale.retired':
     case 'plan.retired':
       return []

@@ -2,7 +2,7 @@ import { LIDS } from '#core/container/lid.ts'
 import type { Entry } from '#records/entry.ts'
 import type { State } from '#journal/state.ts'
 import type { Measures } from '#ui/measures.ts'
-import { inHundredths, inWhole, THIN } from '#ui/format.ts'
+import { inHundredths, inTenths, inWhole, THIN } from '#ui/format.ts'
 import { MATERIAL_VALUES } from '#records/kinds/value.ts'
 import { CLIMATES } from '#core/room/climate.ts'
 
@@ -39,6 +39,8 @@ const KIND_WORDS: Readonly<Record<Entry['kind'], string>> = {
   'instrument.made': 'hygrometer entered',
   'instrument.changed': 'hygrometer changed',
   'instrument.moved': 'hygrometer moved',
+  'instrument.checked': 'displays checked',
+  'instrument.cell': 'fresh cell',
   'instrument.retired': 'hygrometer put away for good',
   'plan.made': 'plan begun',
   'plan.changed': 'plan changed',
@@ -194,6 +196,18 @@ export function entryWords(entry: Entry, state: State, measures: Measures): Entr
         about: state.instruments.get(entry.payload.instrumentId)?.name ?? 'a hygrometer',
         says: changesIn(entry.payload),
       }
+    case 'instrument.cell':
+      return {
+        about: state.instruments.get(entry.payload.instrumentId)?.name ?? 'a hygrometer',
+        says: 'a fresh cell',
+      }
+    case 'instrument.checked': {
+      const { air, shown } = entry.payload
+      return {
+        about: shown.map(one => state.instruments.get(one.instrumentId)?.name ?? 'a hygrometer').join(', '),
+        says: `${shown.map(one => `${inTenths(one.relativeHumidityPercent)}${THIN}%`).join(', ')} ${air === 'bag' ? 'in one bag' : `over ${air}`}`,
+      }
+    }
     case 'instrument.moved':
       return {
         about: state.instruments.get(entry.payload.instrumentId)?.name ?? 'a hygrometer',

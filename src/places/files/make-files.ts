@@ -1,6 +1,7 @@
 import { presentActs } from '#journal/in-force.ts'
 import type { Act } from '#records/act.ts'
 import type { State } from '#journal/state.ts'
+import { shownRh } from '#journal/true-readings.ts'
 import type { DamagedRecord, JournalStore } from '#store/journal-store.ts'
 import { writeBackup } from '#formats/backup/write-backup.ts'
 import { writeReadings } from '#formats/readings-csv/write-readings.ts'
@@ -29,6 +30,9 @@ export async function backupFile(
 export function readingsFile(state: State, nowMs: number, zone: string): File {
   const rows = state.readings.map(reading => ({
     ...reading,
+    // what is brought back in is what a display showed
+    relativeHumidityPercent: shownRh(reading),
+    ...(reading.putRight ? { putRightPercent: reading.relativeHumidityPercent } : {}),
     zone,
     in: reading.place.in,
     place:

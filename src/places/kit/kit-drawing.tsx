@@ -27,7 +27,7 @@ export function KitDrawing({
   const { dark } = usePreferences()
   const measures = useMeasures()
   const roving = useRoving()
-  const rail = layOutRows(hanging(state, measures), widthPx, 0, true)
+  const rail = layOutRows(hanging(state, nowMs, measures), widthPx, 0, true)
   const board = layOutRows(
     spare(state, measures),
     widthPx,

@@ -2,6 +2,8 @@ import { useElementSize, useHotkeys } from '@mantine/hooks'
 import { useRef, useState } from 'react'
 import { Link } from 'react-router'
 import { inShelfOrder } from '#journal/shelf-order.ts'
+import { instrumentsOf } from '#journal/instruments.ts'
+import { displayErrorAt } from '#journal/true-readings.ts'
 import type { State } from '#journal/state.ts'
 import { asWanted, type ThingRef } from '#session/kit/as-wanted.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
@@ -31,10 +33,22 @@ export default function KitPlace() {
   useHotkeys([['a', () => line.current?.querySelector('input')?.focus()]])
   const { spools, owned } = countsOf(state)
   const retired = retiredOf(state)
+  const unchecked = instrumentsOf(state).filter(
+    one => displayErrorAt(state)(one.instrumentId, nowMs) === null,
+  ).length
   return (
     <main className={hand.page} data-place="kit">
       <h1 className={hand.answer}>{answerOf(state, measures)}</h1>
-      <p className={hand.behind}>Say what you own in one line; it is drawn below, and takes part at once.</p>
+      <p className={hand.behind}>
+        Say what you own in one line; it is drawn below, and takes part at once.
+        {unchecked > 0 && (
+          <>
+            {' '}
+            {unchecked === 1 ? 'One display was' : `${inWords(unchecked)} displays were`} never checked:{' '}
+            <Link to={`${base}/kit/displays`}>an hour in one bag tells</Link>.
+          </>
+        )}
+      </p>
       <div ref={line} className={css.line}>
         <QuickAdd key={start.turn} start={start.text} autoFocus={start.turn > 0} />
       </div>
@@ -62,6 +76,9 @@ export default function KitPlace() {
               Room: {room.name}
             </button>
           ))}
+        {instrumentsOf(state).length > 0 && (
+          <Link to={`${base}/kit/displays`}>How true the displays are</Link>
+        )}
         <InBoxes state={state} open={setOpen} count={spools} />
         {retired.length > 0 && (
           <details>
@@ -130,6 +147,10 @@ function InBoxes({
     </details>
   )
 }
+
+const inWords = (count: number): string =>
+  ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten'][count] ??
+  String(count)
 
 const countsOf = (state: State) => {
   const spools = [...state.spools.values()].filter(spool => spool.where.at !== 'used up')

@@ -1,13 +1,16 @@
 import type { ReactNode } from 'react'
 import { DESICCANTS } from '#core/desiccant/catalogue.ts'
 import { BoxDrawing } from '#draw/box-drawing.tsx'
+import { HangingDisplay, hangsPx } from '#draw/hanging-display.tsx'
 import { SpoolFace } from '#draw/spool-drawing.tsx'
 import { vesselOf } from '#draw/vessel-of.ts'
 import { boxView } from '#journal/box-view.ts'
 import { inShelfOrder } from '#journal/shelf-order.ts'
 import { instrumentsOf } from '#journal/instruments.ts'
+import { displayErrorAt } from '#journal/true-readings.ts'
 import type { ChargeRecord, State } from '#journal/state.ts'
 import type { ThingRef } from '#session/kit/as-wanted.ts'
+import { leftWords, offWords } from '#ui/display-words.ts'
 import { THIN } from '#ui/format.ts'
 import type { Measures } from '#ui/measures.ts'
 import type { KitItem } from './kit-layout.ts'
@@ -23,36 +26,28 @@ export interface DrawnThing extends KitItem {
 
 /** One scale for the whole wall, px/mm. */
 export const KIT_SCALE = 0.37
-const ROUND_DISPLAY_MM = 41
 const THREAD_PX = 46
 const MOST_LETTERS = 20
 const short = (name: string): string =>
   name.length > MOST_LETTERS ? `${name.slice(0, MOST_LETTERS - 1)}…` : name
 
 /** What hangs from the rail: displays, and charges that lie ready. */
-export function hanging(state: State, measures: Measures): DrawnThing[] {
+export function hanging(state: State, nowMs: number, measures: Measures): DrawnThing[] {
   const displays = instrumentsOf(state).map(
     ({ instrumentId, name, boxId, accuracyPercentRh }): DrawnThing => {
-      const size = ROUND_DISPLAY_MM * KIT_SCALE
+      const error = displayErrorAt(state)(instrumentId, nowMs)
       return {
         key: `display ${instrumentId}`,
         thing: { kind: 'display', id: instrumentId },
-        widthPx: 40,
-        heightPx: THREAD_PX + size,
+        widthPx: 60,
+        heightPx: hangsPx(KIT_SCALE),
         name: short(name),
         notes: [
           boxId === null ? 'carried round' : `in ${short(state.boxes.get(boxId)?.name ?? 'a box')}`,
-          `±${accuracyPercentRh}${THIN}%, never checked`,
+          error ? `${offWords(error)}, ${leftWords(error)}` : `±${accuracyPercentRh}${THIN}%, never checked`,
         ],
-        pencil: true,
-        draw: (x, y) => (
-          <g>
-            <path d={`M${x} ${y}V${y + THREAD_PX}`} className={css.thread} />
-            <circle cx={x} cy={y} r="2.2" className={css.peg} />
-            <circle cx={x} cy={y + THREAD_PX + size / 2} r={size / 2} className={css.pencilDisc} />
-            <circle cx={x} cy={y + THREAD_PX + size / 2} r={size / 3.4} className={css.pencilDisc} />
-          </g>
-        ),
+        pencil: !error,
+        draw: (x, y) => <HangingDisplay x={x} y={y} scale={KIT_SCALE} error={error} />,
       }
     },
   )

@@ -1,7 +1,7 @@
 import { useQueries } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import { StateMark, markColour } from '#draw/state-mark.tsx'
-import { THIN, asTyped } from '#ui/format.ts'
+import { THIN, readText } from '#ui/format.ts'
 import { AnswerLine } from '#ui/answer-line.tsx'
 import { judge } from '#session/judgement.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
@@ -54,7 +54,7 @@ export function RoundEnd({
               {taken ? (
                 <>
                   <span>
-                    {word && <StateMark word={word} />} {asTyped(taken.relativeHumidityPercent)}
+                    {word && <StateMark word={word} />} {readText(taken)}
                     {THIN}% {word && <span style={{ color: markColour(word) }}>{word}</span>}
                   </span>
                   <span>

@@ -4,6 +4,7 @@ import type { Draft } from '#records/act.ts'
 import type { Indicator } from '#records/kinds/charge.ts'
 import type { BeadColour } from '#core/evidence/colour.ts'
 import type { BoxRecord, ReadingRecord, State } from '#journal/state.ts'
+import { shownRh } from '#journal/true-readings.ts'
 import { celsiusOf, LID_OFF_BEFORE_MS, readingDrafts, shownErrors } from '#session/reading-entry.ts'
 import { parseDecimal } from '#ui/decimal.ts'
 import type { RoundStep } from './round-steps.ts'
@@ -96,7 +97,7 @@ export function formAt(
     return { humidity: '', temperature: near, temperatureTouched: false, opened: false, colour: null }
   const charge = [...state.charges.values()].find(item => item.boxId === box?.boxId)
   return {
-    humidity: String(taken.relativeHumidityPercent),
+    humidity: String(shownRh(taken)),
     temperature: show(taken.temperatureC),
     temperatureTouched: taken.temperatureKnown === 'measured',
     opened:

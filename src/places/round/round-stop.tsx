@@ -16,7 +16,7 @@ import { shortName } from '#ui/format.ts'
 import { Refused } from '#ui/refused.tsx'
 import { parseDecimal } from '#ui/decimal.ts'
 import { BeadColours, coloursFor } from './bead-colours.tsx'
-import { expectationAt, nearTemperatures } from '#session/expectation.ts'
+import { expectationAt, nearTemperatures, shownBy } from '#session/expectation.ts'
 import { LidChoice } from './lid-choice.tsx'
 import { checkStop, formAt, type RoundForm, type StopResult } from './round-form.ts'
 import { replacedBy, takenAt, type RoundStep } from './round-steps.ts'
@@ -65,6 +65,8 @@ export function RoundStop({ step, sinceMs, next, onKept, onSkip, onBack, onLeave
   const rest = useDebouncedValue(form, REST_MS)[0]
   const readAtMs = taken?.atMs ?? atMs
   const target = box ? (boxView(state, box.boxId, atMs)?.target?.rhPercent ?? null) : null
+  // the tape is in the display's own figures: one that is off has its target elsewhere
+  const targetShown = target === null ? null : shownBy(state, instrumentOf(), atMs)(target)
   const typedRh = parseDecimal(form.humidity)
   const shownRh = Number.isFinite(typedRh)
     ? Math.min(100, Math.max(0, typedRh))
@@ -202,7 +204,7 @@ export function RoundStop({ step, sinceMs, next, onKept, onSkip, onBack, onLeave
             <RoundTape
               value={shownRh}
               expected={expected.rhPercent}
-              target={target}
+              target={targetShown}
               width={width}
               onChange={rh => {
                 setDragging(true)

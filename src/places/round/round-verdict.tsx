@@ -5,6 +5,7 @@ import type { Expectation } from '#core/reading/slips.ts'
 import { celsiusFromFahrenheit } from '#units/temperature.ts'
 import { CONTAINERS } from '#core/container/container.ts'
 import { boxView } from '#journal/box-view.ts'
+import { instrumentFor } from '#journal/instruments.ts'
 import { againText } from '#ui/dates.ts'
 import { Approx } from '#ui/figure.tsx'
 import { inWhole, THIN } from '#ui/format.ts'
@@ -91,7 +92,7 @@ function BoxVerdict({
         actId: 'as-typed',
         atMs: readAtMs,
         place: { in: 'box', boxId },
-        instrumentId: '',
+        instrumentId: instrumentFor(journal.state, boxId)?.instrumentId ?? '',
         relativeHumidityPercent: rh,
         temperatureC,
         temperatureKnown: 'measured',
@@ -106,6 +107,7 @@ function BoxVerdict({
   const reading = view.readings.find(item => item.id === 'as-typed') ?? view.last
   const nowMs = Math.max(journal.nowMs, readAtMs)
   const judgement = judge(view, report, nowMs)
+  // as it is typed: the floor is the display's
   const atFloor = rh <= view.hygrometer.floorPercentRh
   const word = reading?.word
   const charge = report?.held

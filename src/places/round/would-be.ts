@@ -1,12 +1,14 @@
 import type { ReadingRecord, State } from '#journal/state.ts'
+import { trueReading } from '#journal/true-readings.ts'
 
 /** The state as it would be with one more reading, and with the lid opened before it: to say what it would mean. */
 export function stateWith(
   state: State,
-  reading: ReadingRecord,
+  typed: ReadingRecord,
   opened: boolean,
   replaces: string | null,
 ): State {
+  const reading = trueReading(state, typed)
   const { place } = reading
   const boxes = new Map(state.boxes)
   const box = place.in === 'box' ? boxes.get(place.boxId) : undefined

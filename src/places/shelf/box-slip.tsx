@@ -1,10 +1,10 @@
 import type { BoxReport } from '#core/estimate/report.ts'
-import { enteredAnswer, targetAnswer } from '#core/answers/answers.ts'
+import { readingAnswer, targetAnswer } from '#core/answers/answers.ts'
 import type { BoxJudgement } from '#core/verdict/box.ts'
 import type { BoxView } from '#journal/box-view.ts'
 import { shortDayText } from '#ui/dates.ts'
 import { FigureInk } from '#ui/figure.tsx'
-import { THIN, asTyped, shortName } from '#ui/format.ts'
+import { THIN, asTyped, shortName, readText } from '#ui/format.ts'
 import { judgementWords } from '#ui/judgement-words.ts'
 import { markColour, StateMark, type MarkWord } from '#draw/state-mark.tsx'
 import { InkLink } from '#ui/ink-link.tsx'
@@ -33,7 +33,7 @@ export function BoxSlip({ view, report, judgement, nowMs, zone, x, y }: Props) {
   const word: MarkWord = markWord(judgement, last?.word ?? 'not known')
   const c = 7
   // three digits push what follows along
-  const letters = last ? asTyped(last.relativeHumidityPercent).length : 2
+  const letters = last ? readText(last).length : 2
   const wide = 7 * Math.max(0, letters - 2)
   const { width, height } = SLIP
   return (
@@ -57,22 +57,19 @@ export function BoxSlip({ view, report, judgement, nowMs, zone, x, y }: Props) {
         {last && target ? (
           <>
             <FigureInk
-              answer={enteredAnswer(
+              answer={readingAnswer(
                 'reading',
-                'hygrometer reading',
-                last.relativeHumidityPercent,
-                '%',
-                'measured',
+                last,
                 `taken ${shortDayText(last.atMs, nowMs, zone)}, ±${view.hygrometer.accuracyPercentRh} %`,
               )}
             >
               <text x="21" y="5" className={hand.strong}>
-                {asTyped(last.relativeHumidityPercent)}
+                {readText(last)}
                 {THIN}%
               </text>
               <path
                 className={pen.inkTick}
-                d={`M${23 + 8 * asTyped(last.relativeHumidityPercent).length + 13} -2.4l1.7 1.8 3 -4.1`}
+                d={`M${23 + 8 * readText(last).length + 13} -2.4l1.7 1.8 3 -4.1`}
               />
             </FigureInk>
             <FigureInk

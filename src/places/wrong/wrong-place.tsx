@@ -4,7 +4,7 @@ import { Link, useNavigate, useParams } from 'react-router'
 import { accountOf, evidenceBetween, type Evidence } from '#core/estimate/wrong-evidence.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import { freshBeadsHelp, SURE_OF_A_CAUSE, testBetween, type Wrong } from '#core/estimate/wrong.ts'
-import { enteredAnswer } from '#core/answers/answers.ts'
+import { readingAnswer } from '#core/answers/answers.ts'
 import type { BoxView } from '#journal/box-view.ts'
 import { useJournalTools, usePreferences } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
@@ -14,7 +14,7 @@ import { useWriteAct } from '#session/writing.ts'
 import { msFromSeconds } from '#units/time.ts'
 import { shortDayText } from '#ui/dates.ts'
 import { Figure } from '#ui/figure.tsx'
-import { asTyped, inWhole, THIN } from '#ui/format.ts'
+import { asTyped, inWhole, THIN, readText } from '#ui/format.ts'
 import { actOn, amountOf, CAUSE_NAMES, STEPS, TESTS } from './wrong-words.ts'
 import type { WrongChartData } from './wrong-chart.tsx'
 import hand from '#ui/hand.module.css'
@@ -96,16 +96,8 @@ function WrongPage({ view, report }: PageProps) {
           <p className={hand.behind}>
             {last && target && (
               <>
-                <Figure
-                  answer={enteredAnswer(
-                    'reading',
-                    'hygrometer reading',
-                    last.relativeHumidityPercent,
-                    '%',
-                    'measured',
-                  )}
-                >
-                  {asTyped(last.relativeHumidityPercent)}
+                <Figure answer={readingAnswer('reading', last)}>
+                  {readText(last)}
                   {THIN}%
                 </Figure>{' '}
                 of {asTyped(target.rhPercent)}, read {shortDayText(last.atMs, nowMs, zone)}.{' '}
