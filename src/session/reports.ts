@@ -19,7 +19,7 @@ function factsKey(facts: BoxFacts | null | undefined): string {
 const estimable = (facts: BoxFacts | null | undefined): facts is BoxFacts =>
   !!facts && facts.charges.length > 0
 
-type What = 'report' | 'grams' | 'spools'
+type What = 'report' | 'grams' | 'spools' | 'first day'
 
 /**
  * A result of a box: the one kept where it stands on the same facts and science, else worked out now and kept. What is
@@ -89,6 +89,12 @@ export const spoolsQuery = (
     tools.estimator.spools(facts!, report!.sampleDraws, signal),
   ),
   enabled: estimable(facts) && report !== undefined && facts.spools.length > 0,
+})
+
+/** What its display should show in the days after it was closed. @param facts as of then */
+export const firstDayQuery = (tools: JournalTools, boxId: string, facts: BoxFacts | null | undefined) => ({
+  ...resultQuery(tools, 'first day', boxId, facts, signal => tools.estimator.firstDay(facts!, signal)),
+  enabled: estimable(facts),
 })
 
 export const useSpools = (boxId: string, facts: BoxFacts | null | undefined, report: BoxReport | undefined) =>

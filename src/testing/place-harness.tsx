@@ -60,6 +60,7 @@ export const idleEstimator: Estimator = {
   report: () => new Promise(() => {}),
   grams: () => new Promise(() => {}),
   spools: () => new Promise(() => {}),
+  firstDay: () => new Promise(() => {}),
   check: () => new Promise(() => {}),
   candidates: () => new Promise(() => {}),
 }

@@ -2,6 +2,7 @@ import { judgeCandidate } from '#core/build/candidate.ts'
 import type { BoxFacts } from '#core/evidence/facts.ts'
 import { ensembleOf, gramsOf, type Ensemble } from '#core/estimate/estimate-box.ts'
 import { checkOutcome } from '#core/checks/run-check.ts'
+import { firstDay } from '#core/estimate/promise.ts'
 import { spoolDetails } from '#core/estimate/spool-detail.ts'
 import type { Estimator, EstimatorCalls } from './protocol.ts'
 
@@ -18,6 +19,7 @@ export const calls: EstimatorCalls = {
   report: facts => ensemble(facts).report,
   grams: (facts, weeks) => gramsOf(facts, ensemble(facts), weeks),
   spools: (facts, draws) => spoolDetails(facts, draws),
+  firstDay: facts => firstDay(facts),
   check: checks => checks.map(checkOutcome),
   candidates: (candidates, wish) => candidates.map(candidate => judgeCandidate(candidate, wish)),
 }
@@ -27,6 +29,7 @@ export const sameThreadEstimator: Estimator = {
   report: facts => Promise.resolve().then(() => calls.report(facts)),
   grams: (facts, weeks) => Promise.resolve().then(() => calls.grams(facts, weeks)),
   spools: (facts, draws) => Promise.resolve().then(() => calls.spools(facts, draws)),
+  firstDay: facts => Promise.resolve().then(() => calls.firstDay(facts)),
   check: checks => Promise.resolve().then(() => calls.check(checks)),
   candidates: (candidates, wish) => Promise.resolve().then(() => calls.candidates(candidates, wish)),
 }

@@ -33,6 +33,7 @@ class ChannelWorker {
       grams: async () => [],
       spools: async () => [],
       candidates: () => Promise.resolve([]),
+      firstDay: async () => ({}) as never,
       check: async () => [],
     }
     expose(calls, this.far)

@@ -95,6 +95,7 @@ export function startEstimator(seats: number, makeWorker: () => Worker = estimat
     report: (facts, signal, dueS) => ask(remote => remote.report(facts), signal, dueS),
     grams: (facts, weeks, signal) => ask(remote => remote.grams(facts, weeks), signal),
     spools: (facts, draws, signal) => ask(remote => remote.spools(facts, draws), signal),
+    firstDay: (facts, signal) => ask(remote => remote.firstDay(facts), signal),
     check: (checks, signal) => ask(remote => remote.check(checks), signal),
     candidates: (candidates, wish, signal) => ask(remote => remote.candidates(candidates, wish), signal),
   }

@@ -2,6 +2,7 @@ import type { Candidate, CandidateReport, Wish } from '#core/build/candidate.ts'
 import type { BoxFacts } from '#core/evidence/facts.ts'
 import type { GramsWanted } from '#core/estimate/grams-wanted.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
+import type { FirstDay } from '#core/estimate/promise.ts'
 import type { SpoolDetail } from '#core/estimate/spool-detail.ts'
 import type { DrawValues } from '#core/estimate/unknowns.ts'
 import type { CheckCase, CheckOutcome } from '#core/checks/run-check.ts'
@@ -11,6 +12,7 @@ export interface EstimatorCalls {
   report(facts: BoxFacts): BoxReport
   grams(facts: BoxFacts, weeks: readonly number[]): GramsWanted[]
   spools(facts: BoxFacts, draws: readonly DrawValues[]): SpoolDetail[]
+  firstDay(facts: BoxFacts): FirstDay
   check(checks: readonly CheckCase[]): CheckOutcome[]
   candidates(candidates: readonly Candidate[], wish: Wish): CandidateReport[]
 }
@@ -21,6 +23,7 @@ export interface Estimator {
   report(facts: BoxFacts, signal?: AbortSignal, dueS?: number): Promise<BoxReport>
   grams(facts: BoxFacts, weeks: readonly number[], signal?: AbortSignal): Promise<GramsWanted[]>
   spools(facts: BoxFacts, draws: readonly DrawValues[], signal?: AbortSignal): Promise<SpoolDetail[]>
+  firstDay(facts: BoxFacts, signal?: AbortSignal): Promise<FirstDay>
   check(checks: readonly CheckCase[], signal?: AbortSignal): Promise<CheckOutcome[]>
   candidates(candidates: readonly Candidate[], wish: Wish, signal?: AbortSignal): Promise<CandidateReport[]>
 }

@@ -37,7 +37,7 @@ function shown(facts: BoxFacts, random: RandomSource, leakTimes: number): number
   const future = futureModel({ model: draw.model, now: draw.now! })
   const model = {
     ...future,
-    exchanges: [{ atS: facts.nowS + 1, freeAirs: 3 }],
+    openings: [{ atS: facts.nowS + 1, openSeconds: 300 }],
     inlets: future.inlets.map(inlet =>
       inlet.by === 'lid'
         ? { by: 'lid' as const, conductanceLPerH: leakTimes * draw.values.leakLPerH }

@@ -7,7 +7,7 @@ import { isPresent } from '../model/box-model.ts'
 import { simulate } from '../network/simulate.ts'
 import { displaysOf } from './displays.ts'
 import { ensembleOf, lastDisplay, type Ensemble } from './estimate-box.ts'
-import type { StandingDraw } from './forecast.ts'
+import { TWENTIETHS, type StandingDraw } from './forecast.ts'
 import { futureModel } from './model-of-draw.ts'
 import { displayErrorRh, ENSEMBLE_TOLERANCES } from './posterior.ts'
 import { evenPicks, weightedQuantile } from './weighted.ts'
@@ -20,17 +20,19 @@ export interface FirstDay {
   readonly closedS: Seconds
   /** Hours since then, ascending; each column has one value for each. */
   readonly hours: readonly number[]
-  /** Seven readings of eight lie between these. */
+  /** Nine readings of ten lie between these. */
   readonly lowRh: readonly PercentRh[]
   readonly middleRh: readonly PercentRh[]
   readonly highRh: readonly PercentRh[]
+  /** At the hours a person is told of: the 5, 10 … 95 % points. */
+  readonly told: readonly { readonly hours: number; readonly rhPercent: readonly PercentRh[] }[]
   readonly otherwise: readonly { readonly cause: FirstDayCause; readonly rhPercent: readonly PercentRh[] }[]
 }
 
 /** The hours a person is told of. */
 export const PROMISED_HOURS = [1, 6, 24, 72] as const
 const HOURS = [0.25, 0.5, 1, 2, 3, 4, 6, 9, 12, 18, 24, 36, 48, 60, 72] as const
-const [LOW, MIDDLE, HIGH] = [0.06, 0.5, 0.94]
+const [LOW, MIDDLE, HIGH] = [0.05, 0.5, 0.95]
 const DRAWS = 60
 /** A display in its case comes to new air with one of these time constants; common practice for small ones in still air. */
 const DISPLAY_LAGS_HOURS = [0.2, 0.4, 0.8] as const
@@ -70,14 +72,13 @@ export function firstDay(facts: BoxFacts, ensemble: Ensemble = ensembleOf(facts)
     NEW_ERROR_POINTS.map(z => rh.map(value => Math.min(100, Math.max(0, value + z * newEachTimeRh)))),
   )
   const even = readings.map(() => 1 / readings.length)
-  const points = (share: number) =>
-    HOURS.map((_, i) =>
-      weightedQuantile(
-        readings.map(rh => rh[i]!),
-        even,
-        share,
-      ),
+  const pointAt = (i: number, share: number) =>
+    weightedQuantile(
+      readings.map(rh => rh[i]!),
+      even,
+      share,
     )
+  const points = (share: number) => HOURS.map((_, i) => pointAt(i, share))
   const middleRh = points(MIDDLE)
   return {
     closedS: facts.nowS,
@@ -85,6 +86,10 @@ export function firstDay(facts: BoxFacts, ensemble: Ensemble = ensembleOf(facts)
     lowRh: points(LOW),
     middleRh,
     highRh: points(HIGH),
+    told: PROMISED_HOURS.map(hours => ({
+      hours,
+      rhPercent: TWENTIETHS.map(share => pointAt(HOURS.indexOf(hours), share)),
+    })),
     otherwise: otherwise(facts, closestTo(runs, middleRh), middleRh),
   }
 }
@@ -92,11 +97,11 @@ export function firstDay(facts: BoxFacts, ensemble: Ensemble = ensembleOf(facts)
 /** It was open: room air stands in it. */
 const closed = (draw: StandingDraw, nowS: Seconds): BoxModel => ({
   ...futureModel(draw),
-  openings: [],
-  exchanges: [{ atS: nowS + 1, freeAirs: A_WHOLE_EXCHANGE }],
+  openings: [{ atS: nowS + 1, openSeconds: SEEN_TO_S }],
+  exchanges: [],
 })
-/** e⁻³ of the old air is left. */
-const A_WHOLE_EXCHANGE = 3
+/** As long as it takes to see to beads or spools: hardly any of the old air is left. */
+const SEEN_TO_S = 300
 
 /** RH the display's sensor stands in, hour by hour; null where the run did not finish. */
 function airOf(

@@ -19,6 +19,7 @@ import { AnswerLine, BehindAnswer } from '#ui/answer-line.tsx'
 import { BoxFigure } from './box-figure.tsx'
 import { ChangeArrows } from './change-arrows.tsx'
 import { FactWorthMost } from './fact-worth-most.tsx'
+import { FirstDays } from './first-days.tsx'
 import { FullLine } from './full-line.tsx'
 import { GramsLine } from './grams-line.tsx'
 import { historyData } from './history-data.ts'
@@ -165,6 +166,7 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
       <SealLine view={view} nowMs={nowMs} zone={zone} />
       <UnreadLine view={view} nowMs={nowMs} zone={zone} />
       <AirLine view={view} state={state} nowMs={nowMs} zone={zone} report={report} />
+      <FirstDays view={view} />
       <FullLine view={view} report={report} />
       <WeighedLine view={view} boxC={boxC} nowMs={nowMs} zone={zone} />
       {report && (

@@ -1,10 +1,15 @@
+import { useQuery } from '@tanstack/react-query'
 import { Link, useParams } from 'react-router'
 import { CONTAINERS } from '#core/container/container.ts'
 import { LIDS } from '#core/container/lid.ts'
-import { dayText } from '#ui/dates.ts'
+import { dayText, shortDayText } from '#ui/dates.ts'
+import { afterWords, toldOf } from '#ui/first-day-words.ts'
+import { instrumentFor } from '#journal/instruments.ts'
+import { lastClosing } from '#session/closing.ts'
+import { shownBy } from '#session/expectation.ts'
 import { BoxDrawing } from '#draw/box-drawing.tsx'
 import { HatchDefs } from '#draw/hatch.tsx'
-import { THIN, asTyped } from '#ui/format.ts'
+import { THIN, asTyped, inWhole } from '#ui/format.ts'
 import { beadsInG, kindsText } from '#ui/beads-figure.tsx'
 import { AnswerLine } from '#ui/answer-line.tsx'
 import { judge } from '#session/judgement.ts'
@@ -12,7 +17,7 @@ import { useMeasures } from '#ui/use-measures.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
 import { knownBox, type KnownBox } from '#session/known-box.ts'
-import { useReport } from '#session/reports.ts'
+import { firstDayQuery, useReport } from '#session/reports.ts'
 import { vesselOf } from '#draw/vessel-of.ts'
 import { QrCode } from './qr-code.tsx'
 import hand from '#ui/hand.module.css'
@@ -40,11 +45,16 @@ const BOARD = 6
 const LID = 16
 
 function Card({ known: { view, facts } }: { readonly known: KnownBox }) {
-  const { nowMs } = useJournal()
-  const { base, maker } = useJournalTools()
+  const journal = useJournal()
+  const tools = useJournalTools()
+  const { nowMs } = journal
+  const { base, maker } = tools
   const { weight, volume } = useMeasures()
   const { data: report } = useReport(view.box.boxId, facts)
   const { box, spools, charges, target } = view
+  const closing = lastClosing(journal, box.boxId)
+  const { data: promise } = useQuery(firstDayQuery(tools, box.boxId, closing?.facts))
+  const shown = shownBy(journal.state, instrumentFor(journal.state, box.boxId), nowMs)
   const scale = Math.min((DRAWING.width - 20) / box.widthMm, (DRAWING.height - LID - BOARD) / box.heightMm)
   const address = `${window.location.href.split('#')[0]!}#${base}/box/${box.boxId}`
   const line = DRAWING.height - BOARD
@@ -111,6 +121,18 @@ function Card({ known: { view, facts } }: { readonly known: KnownBox }) {
                 zone={maker.zone}
               />
             </p>
+            {promise && (
+              <p data-part="card-first-days">
+                Closed {shortDayText(closing!.closedMs, nowMs, maker.zone)}, it should show{' '}
+                {toldOf(promise, shown)
+                  .map(
+                    ({ hours, points }) =>
+                      `${inWhole(points[0]!)}–${inWhole(points[18]!)} after ${afterWords(hours)}`,
+                  )
+                  .join(', ')}
+                {THIN}%
+              </p>
+            )}
             <p>as of {dayText(nowMs, 0, maker.zone)}. Beads are not food.</p>
           </footer>
         </article>

@@ -1,8 +1,10 @@
 import { afterEach, expect, test } from '@jest/globals'
-import { cleanup, screen } from '@testing-library/react'
+import { cleanup, screen, waitFor } from '@testing-library/react'
 import jsQR from 'jsqr'
 import { boathouseLoft } from '#demo/loft.ts'
-import { memoryStore, NOW, renderPlace } from '#testing/place-harness.tsx'
+import { makeAct } from '#records/act.ts'
+import { sameThreadEstimator } from '#workers/calls.ts'
+import { idleEstimator, memoryStore, NOW, renderPlace, testMaker } from '#testing/place-harness.tsx'
 import CardPlace from './card-place.tsx'
 import { qrModules } from './qr-code.tsx'
 
@@ -41,3 +43,28 @@ test('the card says what is in it and what to keep', async () => {
   expect(text).toMatch(/of silica beads, \d+ L clip box, long/)
   expect(screen.getByRole('img', { name: 'Opens the page of Stroke' })).toBeTruthy()
 })
+
+test('a box closed lately says on its card what its display should show in the first days', async () => {
+  const heated = makeAct(testMaker, 'Cox: renewed', [
+    {
+      kind: 'charge.heated',
+      atMs: NOW - 3_600_000,
+      payload: { chargeId: 'cox-beads', temperatureC: 110, hours: 2, oven: 'electric', roomId: null },
+    },
+  ])
+  renderPlace(<CardPlace />, {
+    store: memoryStore([...boathouseLoft(NOW, 'UTC'), heated]),
+    path: '/box/:boxId/card',
+    at: '/box/cox/card',
+    estimator: { ...idleEstimator, firstDay: facts => sameThreadEstimator.firstDay(facts) },
+  })
+  const line = await waitFor(
+    () => {
+      const found = document.querySelector('[data-part="card-first-days"]')
+      expect(found).not.toBeNull()
+      return found!
+    },
+    { timeout: 20_000 },
+  )
+  expect(line.textContent).toMatch(/it should show \d+–\d+ after 1 h, \d+–\d+ after 6 h, .* after three days/)
+}, 30_000)
