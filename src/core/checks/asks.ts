@@ -1,5 +1,5 @@
 import { dewPointOfRhC, rhAtConstantVapourDensityPercent, vapourDensityOfRhGPerM3 } from '../air/vapour.ts'
-import { SALTS, saltRhPercent } from '../air/salts.ts'
+import { saltOf, saltRhPercent } from '../air/salts.ts'
 import { saturationPressureIcePa, saturationPressureWaterPa } from '../air/saturation.ts'
 import { boxNetwork } from '../assemble/box-network.ts'
 import { drainLPerH } from '../container/drain.ts'
@@ -84,10 +84,7 @@ export const ASKS: Readonly<Record<string, (inputs: CheckInputs) => number>> = {
       toTemperatureC: inputs.number('toC'),
     }),
   saltRhPercent: inputs =>
-    saltRhPercent(
-      SALTS.find(salt => salt.id === inputs.text('salt'))!,
-      inputs.number('temperatureC'),
-    ),
+    saltRhPercent(saltOf(inputs.text('salt')), inputs.number('temperatureC')) ?? Number.NaN,
   pressureAtAltitudePa: inputs => pressureAtAltitudePa(inputs.number('altitudeM')),
   loadingGPerG: inputs => loadingAtRhGPerG(sorbent(inputs), airOf(inputs)),
   loadingRatio: inputs =>

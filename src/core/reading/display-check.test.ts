@@ -9,7 +9,7 @@ import {
   waitHours,
   type DisplayCheck,
 } from './display-check.ts'
-import { saltRhPercent, type SaltId } from './salts.ts'
+import { saltRhPercent, type SaltId } from '../air/salts.ts'
 
 const DAY = 86_400
 const of = (...ids: readonly string[]) => new Map(ids.map(id => [id, 5]))

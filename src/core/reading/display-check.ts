@@ -2,7 +2,7 @@ import type { Celsius, PercentRh, Seconds } from '#units/quantity.ts'
 import { secondsFromDays } from '#units/time.ts'
 import { backward, cholesky, forward } from '../cholesky.ts'
 import { newEachTimeRh, OFFSET_SHARE } from './offset-share.ts'
-import { saltRhPercent, SALTS, type SaltId } from './salts.ts'
+import { saltRhPercent, SALTS, type SaltId } from '../air/salts.ts'
 
 /** Displays that stood in the same air for a while: in one bag, or over a salt whose humidity is known. */
 export interface DisplayCheck {

@@ -2,7 +2,7 @@ import type { BenchDoing } from '../build/bench-steps.ts'
 import { DESICCANTS, type DesiccantKind } from '../desiccant/catalogue.ts'
 import type { HolderKind } from '../container/holder.ts'
 import type { OvenKind } from './ways.ts'
-import type { SaltId } from '../reading/salts.ts'
+import type { SaltId } from '../air/salts.ts'
 
 /** Something a person is about to do, and what of it decides which cautions hold. */
 export type Step =

@@ -1,6 +1,6 @@
 import * as v from 'valibot'
 import { displayErrors, waitHours, type DisplayError } from '#core/reading/display-check.ts'
-import { saltRhPercent, type SaltId } from '#core/reading/salts.ts'
+import { saltRhPercent, type SaltId } from '#core/air/salts.ts'
 import { inScale, type TemperatureScale } from '#core/reading/scale-slip.ts'
 import { asCheck } from '#journal/true-readings.ts'
 import { instrumentsOf } from '#journal/instruments.ts'
