@@ -6,7 +6,7 @@ import { createMemoryRouter, RouterProvider } from 'react-router'
 import type { Act, Maker } from '#records/act.ts'
 import type { JournalStore } from '#store/journal-store.ts'
 import { USUAL_PREFERENCES, type Preferences } from '#store/preferences.ts'
-import { noResults } from '#store/kept-results.ts'
+import { noResults, type KeptResults } from '#store/kept-results.ts'
 import type { Estimator } from '#workers/protocol.ts'
 import { JournalContext, PreferenceContext, type JournalTools } from '#session/journal-context.tsx'
 import { WhyProvider } from '#ui/why-provider.tsx'
@@ -75,13 +75,14 @@ export function renderPlace(
     at?: string
     scale?: 'C' | 'F'
     preferences?: Partial<Preferences>
+    results?: KeptResults
   } = {},
 ) {
   const tools: JournalTools = {
     store: options.store ?? memoryStore(),
     maker: testMaker,
     estimator: options.estimator ?? idleEstimator,
-    results: noResults,
+    results: options.results ?? noResults,
     scienceVersion: 'test',
     base: '',
   }

@@ -6,6 +6,7 @@ export const ALMANAC_PAGES = [
   { path: 'salts', word: 'Salts' },
   { path: 'air', word: 'Humidity' },
   { path: 'cautions', word: 'Cautions' },
+  { path: 'score', word: 'Score' },
   { path: 'checks', word: 'Check the engine' },
 ] as const
 export type AlmanacPage = (typeof ALMANAC_PAGES)[number]['path']

@@ -7,6 +7,7 @@ import { ChecksPage } from './checks-page.tsx'
 import { HumidityPage } from './humidity-page.tsx'
 import { MaterialsPage } from './materials-page.tsx'
 import { SaltsPage } from './salts-page.tsx'
+import { ScorePage } from './score-page.tsx'
 import { WallsPage } from './walls-page.tsx'
 import hand from '#ui/hand.module.css'
 import css from './almanac.module.css'
@@ -20,6 +21,7 @@ const CONTENT: Readonly<Record<AlmanacPage, ReactNode>> = {
   salts: <SaltsPage />,
   air: <HumidityPage />,
   cautions: <Cautions />,
+  score: <ScorePage />,
   checks: <ChecksPage />,
 }
 

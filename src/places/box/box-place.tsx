@@ -23,6 +23,7 @@ import { FirstDays } from './first-days.tsx'
 import { FullLine } from './full-line.tsx'
 import { GramsLine } from './grams-line.tsx'
 import { historyData } from './history-data.ts'
+import { ScoreLine } from './score-line.tsx'
 import { RenameBox } from './rename-box.tsx'
 import { StrictestLine } from './strictest-line.tsx'
 import { SpoolRow } from './spool-row.tsx'
@@ -209,6 +210,7 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
         <Link to={`${base}/entries?box=${view.box.boxId}`} className={hand.worded}>
           Everything entered for {view.box.name}
         </Link>
+        <ScoreLine view={view} />
         <Link to={`${base}/box/${view.box.boxId}/seal`} className={hand.worded}>
           Prove its seal
         </Link>

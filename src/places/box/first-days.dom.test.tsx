@@ -43,12 +43,14 @@ const open = (readings: readonly Draft[]) =>
     at: '/box/cox',
     estimator: { ...idleEstimator, firstDay: () => Promise.resolve(promise) },
   })
-const line = async () =>
-  (await waitFor(() => {
-    const found = document.querySelector('[data-part="first-days"]')
-    expect(found).not.toBeNull()
-    return found!
-  }))!.textContent.replaceAll('\u2006', ' ')
+const line = async () => {
+  const found = await waitFor(() => {
+    const part = document.querySelector('[data-part="first-days"]')
+    expect(part).not.toBeNull()
+    return part
+  })
+  return found?.textContent.replaceAll('\u2006', ' ')
+}
 
 describe('the first days after a renewal', () => {
   test('what is promised stands on what was known then, not on what came', () => {

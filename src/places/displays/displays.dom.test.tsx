@@ -74,7 +74,7 @@ describe('how true the displays are', () => {
     keep()
     expect(await screen.findByText(/Over this salt the air is known from 5 to 30 °C/)).toBeTruthy()
     expect(screen.getByText(/Waited is a number of hours, such as 12/)).toBeTruthy()
-    expect((screen.getByLabelText('Small round display') as HTMLInputElement).value).toBe('41')
+    expect(screen.getByLabelText<HTMLInputElement>('Small round display').value).toBe('41')
     expect(store.acts).toHaveLength(acts.length)
   })
   test('over a salt: how to, its cautions, and a word where the wait was too short', async () => {
@@ -82,7 +82,7 @@ describe('how true the displays are', () => {
     await heading()
     type('In what air', 'lithium chloride')
     expect(document.querySelector('[data-caution="salt-hurts"]')).not.toBeNull()
-    expect((screen.getByLabelText('Waited, hours') as HTMLInputElement).value).toBe('12')
+    expect(screen.getByLabelText<HTMLInputElement>('Waited, hours').value).toBe('12')
     expect(document.querySelector('[data-part="too-short"]')).toBeNull()
     type('Waited, hours', '3')
     expect(document.querySelector('[data-part="too-short"]')!.textContent).toMatch(/less than 12 hours/)
