@@ -4,11 +4,11 @@ import { join } from 'node:path'
 import { build, transform } from 'esbuild'
 import { root } from './set-up.mjs'
 
-/** What the long validations run, and with it every figure of a box: whatever of the core they reach is the engine. */
-const RUN = ['scripts/validate.ts', 'scripts/validate-answers.ts', 'scripts/validate-hostile.ts']
+/** What is worked out for a box, by whatever worker: what of the core this reaches is the app's engine. */
+const RUN = ['src/workers/calls.ts']
 
 /**
- * A fingerprint of the science: every source file of src/core that the engine reaches, without its types, comments and
+ * A fingerprint of the science: every source file of src/core that a run reaches, without its types, comments and
  * layout. What only reads differently is the same science; what no box is reckoned by leaves it as it is.
  */
 export async function coreHash(run = RUN) {

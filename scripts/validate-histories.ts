@@ -1,7 +1,6 @@
 // The forecast held against what came of the frozen histories (docs/validation/histories.md).
 // Whole: writes docs/validation/histories.json with a fingerprint of the engine. `--third`: every third,
 // written. `--share`: every fifteenth, nothing written.
-import { spawn } from 'node:child_process'
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import {
@@ -16,6 +15,7 @@ import {
 } from '../src/testing/histories/scores.ts'
 import { CASE_CAUSES, WRONGS } from '../src/testing/histories/sets.ts'
 import { coreHash } from './core-hash.mjs'
+import { inShares } from './in-shares.ts'
 import { keptHash } from './kept-hash.ts'
 import type { Measured } from './measure-histories.ts'
 import { root } from './set-up.mjs'
@@ -24,31 +24,8 @@ const file = join(root, 'docs/validation/histories.json')
 const isShare = process.argv.includes('--share')
 /** A fifth would take longer than all the other validations together. */
 const EVERY = isShare ? 15 : process.argv.includes('--third') ? 3 : 1
-const PROCESSES = 2
 
-/** One process's share, line by line. */
-const share = (index: number) =>
-  new Promise<Measured[]>((resolve, reject) => {
-    const child = spawn(
-      join(root, 'node_modules/.bin/tsx'),
-      ['scripts/measure-histories.ts', String(index), String(PROCESSES), String(EVERY)],
-      { cwd: root, stdio: ['ignore', 'pipe', 'inherit'] },
-    )
-    let said = ''
-    child.stdout.on('data', (chunk: Buffer) => (said += chunk.toString()))
-    child.once('close', code =>
-      code === 0
-        ? resolve(
-            said
-              .split('\n')
-              .filter(Boolean)
-              .map(line => JSON.parse(line) as Measured),
-          )
-        : reject(new Error(`A share of the histories ended with ${code}.`)),
-    )
-  })
-
-const all = (await Promise.all(Array.from({ length: PROCESSES }, (_, i) => share(i)))).flat()
+const all = await inShares<Measured>('scripts/measure-histories.ts', [String(EVERY)])
 const part = (name: string) => all.filter(one => one.part === name)
 const rounded = (value: number, digits = 3) => Number(value.toFixed(digits))
 const shareOf = (list: readonly unknown[], of: number) => rounded(list.length / of)
@@ -120,7 +97,7 @@ const result = {
     median: rounded((byMs[Math.floor(byMs.length / 2)]?.ms ?? 0) / 1000, 2),
     most: rounded((byMs.at(-1)?.ms ?? 0) / 1000, 2),
   },
-  coreHash: await coreHash(),
+  coreHash: await coreHash(['scripts/measure-histories.ts']),
 }
 console.log(JSON.stringify(result, null, 2))
 

@@ -10,6 +10,21 @@ for (const i of [1, 2, 6, 11, 19, 0, 3]) {
   const at = facts.fromS + atShare * (facts.nowS - facts.fromS)
   const shift = between(random, 8, 15)
   const day = (s: number) => ((s - facts.fromS) / 86400).toFixed(0)
-  console.log(i, 'shift', shift.toFixed(1), '@', day(at), 'of', day(facts.nowS), 'target', facts.targetRhPercent)
-  console.log(facts.readings.filter((r: any) => r.settled).map((r: any) => `${day(r.atS)}:${r.displayId}${r.relativeHumidityPercent}`).join(' '))
+  console.log(
+    i,
+    'shift',
+    shift.toFixed(1),
+    '@',
+    day(at),
+    'of',
+    day(facts.nowS),
+    'target',
+    facts.targetRhPercent,
+  )
+  console.log(
+    facts.readings
+      .filter((r: any) => r.settled)
+      .map((r: any) => `${day(r.atS)}:${r.displayId}${r.relativeHumidityPercent}`)
+      .join(' '),
+  )
 }

@@ -16,5 +16,15 @@ for (const { id } of BOXES) {
   const p = firstDay(facts)
   const ms = performance.now() - t
   const f = (x: readonly number[]) => [1, 6, 24, 72].map(h => Math.round(atHours(p, x, h)!)).join(' ')
-  console.log(id, Math.round(ms), 'low', f(p.lowRh), 'mid', f(p.middleRh), 'high', f(p.highRh), p.otherwise.map(o => o.cause + ' ' + f(o.rhPercent)).join(' | '))
+  console.log(
+    id,
+    Math.round(ms),
+    'low',
+    f(p.lowRh),
+    'mid',
+    f(p.middleRh),
+    'high',
+    f(p.highRh),
+    p.otherwise.map(o => o.cause + ' ' + f(o.rhPercent)).join(' | '),
+  )
 }

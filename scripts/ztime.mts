@@ -8,6 +8,25 @@ for (const h of list.slice(0, 32)) {
   const r = estimateBox(h.facts)
   const ms = performance.now() - t
   ;(by[h.pace] ??= []).push(ms)
-  if (h.pace === 'hourly' || h.pace === 'thirty and more') console.log(h.pace, h.facts.readings.length, ((h.facts.nowS - h.facts.fromS) / 86400).toFixed(0), 'd', ms.toFixed(0), r.draws, r.rounds, r.ends, r.accounts.length)
+  if (h.pace === 'hourly' || h.pace === 'thirty and more')
+    console.log(
+      h.pace,
+      h.facts.readings.length,
+      ((h.facts.nowS - h.facts.fromS) / 86400).toFixed(0),
+      'd',
+      ms.toFixed(0),
+      r.draws,
+      r.rounds,
+      r.ends,
+      r.accounts.length,
+    )
 }
-for (const [k, v] of Object.entries(by)) console.log(k, v.length, 'median', v.sort((a, b) => a - b)[v.length >> 1]!.toFixed(0), 'max', v.at(-1)!.toFixed(0))
+for (const [k, v] of Object.entries(by))
+  console.log(
+    k,
+    v.length,
+    'median',
+    v.sort((a, b) => a - b)[v.length >> 1]!.toFixed(0),
+    'max',
+    v.at(-1)!.toFixed(0),
+  )

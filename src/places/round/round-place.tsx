@@ -6,6 +6,7 @@ import { useJournalTools } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
 import { knownBox } from '#session/known-box.ts'
 import { useReport } from '#session/reports.ts'
+import { RoundChoice } from './round-choice.tsx'
 import { RoundEnd } from './round-end.tsx'
 import { RoundProgress } from './round-progress.tsx'
 import { resumeAt, roundSteps, takenAt, type RoundStep } from './round-steps.ts'
@@ -18,10 +19,11 @@ export default function RoundPlace() {
   const { base, maker } = useJournalTools()
   const [search] = useSearchParams()
   const from = Number(search.get('from'))
+  const only = search.get('only')
   const [startMs] = useState(() => maker.nowMs())
   // the time it began stands in the address: a page that dies goes on where it was
   if (!Number.isFinite(from) || from <= 0) return <Navigate to={`${base}/round?from=${startMs}`} replace />
-  return <Round sinceMs={from} key={from} />
+  return <Round sinceMs={from} only={only} key={`${from} ${only}`} />
 }
 
 /** The next box is reckoned while this one is read: what its display should show is there on arriving. */
@@ -31,13 +33,13 @@ function useReportAhead(next: RoundStep | null): void {
   useReport(id, id === '' ? null : (knownBox(journal, id)?.facts ?? null))
 }
 
-function Round({ sinceMs }: { readonly sinceMs: number }) {
+function Round({ sinceMs, only }: { readonly sinceMs: number; readonly only: string | null }) {
   const journal = useJournal()
   const { base } = useJournalTools()
   const navigate = useNavigate()
   const { ref, width } = useElementSize()
   const { state, nowMs } = journal
-  const steps = useMemo(() => roundSteps(state), [state])
+  const steps = useMemo(() => roundSteps(state, only?.split(',')), [state, only])
   const [index, setIndex] = useState(() => resumeAt(state, steps, sinceMs))
   const [skipped, setSkipped] = useState<ReadonlySet<string>>(new Set())
   const leave = () => void navigate(`${base}/`)
@@ -76,6 +78,12 @@ function Round({ sinceMs }: { readonly sinceMs: number }) {
         </Link>
       </div>
       <div ref={ref} className={css.roundShelf}>
+        {only === null && index === 0 && step && takenAt(state, step, sinceMs) === null && (
+          <RoundChoice
+            steps={steps}
+            onOnly={ids => void navigate(`${base}/round?from=${sinceMs}&only=${ids.join(',')}`)}
+          />
+        )}
         {width > 0 && <RoundProgress boxes={boxes} width={width} onGo={go} />}
       </div>
       {step ? (

@@ -8,9 +8,9 @@ export type RoundStep =
   | { readonly in: 'room'; readonly id: string; readonly name: string }
   | { readonly in: 'box'; readonly id: string; readonly name: string }
 
-/** Each room first, then its boxes in shelf order. */
-export function roundSteps(state: State): RoundStep[] {
-  const boxes = inShelfOrder(state)
+/** Each room first, then its boxes in shelf order. @param only these boxes; left out: every one */
+export function roundSteps(state: State, only?: readonly string[]): RoundStep[] {
+  const boxes = inShelfOrder(state).filter(box => !only || only.includes(box.boxId))
   const roomIds = [...new Set(boxes.map(box => box.roomId))]
   return roomIds.flatMap((roomId): RoundStep[] => [
     { in: 'room', id: roomId, name: state.rooms.get(roomId)?.name ?? 'The room' },

@@ -2,7 +2,9 @@ import { afterEach, describe, expect, test } from '@jest/globals'
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react'
 import { boathouseLoft } from '#demo/loft.ts'
 import { fold } from '#journal/fold.ts'
-import { memoryStore, NOW, renderPlace } from '#testing/place-harness.tsx'
+import type { BoxReport } from '#core/estimate/report.ts'
+import type { Estimator } from '#workers/protocol.ts'
+import { idleEstimator, memoryStore, NOW, renderPlace } from '#testing/place-harness.tsx'
 import RoundPlace from './round-place.tsx'
 
 afterEach(cleanup)
@@ -147,5 +149,46 @@ describe('walking the shelf', () => {
     expect((await rh()).value).toBe('15')
     for (let i = 0; i < 9; i++) fireEvent.keyDown(await rh(), { key: 's' })
     expect(await screen.findByText('1 of 9 boxes are read.')).toBeTruthy()
+  })
+})
+
+describe('which boxes are worth it today', () => {
+  /** Every box good for long, so that only what a reading settles is worth one. */
+  const goodForLong: Estimator = {
+    ...idleEstimator,
+    report: ({ nowS }) =>
+      Promise.resolve({
+        standing: { is: 'shown' },
+        atTarget: false,
+        wrong: [],
+        floor: null,
+        expectedRhPercent: [],
+        leaves: {
+          spread: { low: nowS + 90 * 86_400, middle: nowS + 150 * 86_400, high: nowS + 250 * 86_400 },
+          sharesOfDates: [],
+          beyondHorizon: { early: false, middle: false, late: false },
+        },
+      } as unknown as BoxReport),
+  }
+  test('those read lately and good for long can wait; the others are the round', async () => {
+    renderPlace(<RoundPlace />, {
+      store: memoryStore([...acts]),
+      path: '/round',
+      at: `/round?from=${NOW}`,
+      estimator: goodForLong,
+    })
+    const choice = await waitFor(() => {
+      const found = document.querySelector('[data-part="round-choice"]')
+      expect(found).not.toBeNull()
+      return found!
+    })
+    const [worth, of] = /^(\d+) of (\d+) are worth/.exec(choice.textContent)!.slice(1).map(Number)
+    expect(of).toBe(9)
+    expect(worth).toBeGreaterThan(0)
+    expect(worth).toBeLessThan(9)
+    fireEvent.click(screen.getByRole('button', { name: 'Only those' }))
+    // the room and those boxes are what is left
+    await waitFor(() => expect(screen.getByText(`1 of ${worth! + 1}`)).toBeTruthy())
+    expect(document.querySelector('[data-part="round-choice"]')).toBeNull()
   })
 })

@@ -130,6 +130,7 @@ function WrongPage({ view, report }: PageProps) {
               {test === 'weigh the beads' && (
                 <Link to={`${base}/box/${box.boxId}?do=weighing`}>Enter the weight</Link>
               )}
+              {test === 'bag' && <Link to={`${base}/kit/displays`}>Enter what each shows</Link>}
               {test === 'read again' && (
                 <Link to={`${base}/box/${box.boxId}?do=reading`}>Enter a reading</Link>
               )}
@@ -192,6 +193,11 @@ function Acts({ view, first }: Pick<PageProps, 'view'> & { readonly first: Wrong
       {freshBeadsHelp(first.cause) && (
         <button type="button" className={hand.filled} onClick={() => void navigate(renew)}>
           Renew the beads
+        </button>
+      )}
+      {first.cause === 'display' && (
+        <button type="button" className={hand.filled} onClick={() => void navigate(`${base}/kit/displays`)}>
+          Check it in one bag
         </button>
       )}
       {first.cause === 'damp' && (

@@ -6,6 +6,7 @@ import { DESICCANTS } from '#core/desiccant/catalogue.ts'
 import { seededRandom, type RandomSource } from '#core/estimate/random.ts'
 import type { BoxFacts, ChargeFacts, ReadingFacts, SpoolFacts } from '#core/evidence/facts.ts'
 import type { BoxModel, ChargeModel, Inlet, SpoolModel } from '#core/model/box-model.ts'
+import type { Surroundings } from '#core/network/network.ts'
 import { simulate } from '#core/network/simulate.ts'
 import { settlesAtS } from '#core/reading/hygrometer.ts'
 import { loadingAfterHeatGPerG } from '#core/renewal/loading-after-heat.ts'
@@ -72,21 +73,7 @@ export function makeHistory(wish: HistoryWish): History {
   const chargesTold: ChargeFacts[] = []
   const chargesTrue: ChargeModel[] = []
   const beads = stream(5)
-  const heating = (charge: ChargeModel, atS: number) => {
-    const point = { temperatureC: 0, vapourDensityGPerL: 0 }
-    surroundings.at(atS, point)
-    const airVapourPressurePa = vapourPressurePa({
-      vapourDensityGPerM3: perCubicMetreFromPerLitre(point.vapourDensityGPerL),
-      temperatureC: point.temperatureC,
-    })
-    const told = pick(beads, [110, 115, 120])
-    const left = loadingAfterHeatGPerG(
-      DESICCANTS['silica-a'],
-      { airVapourPressurePa, temperatureC: told + 4 * beads.normal() },
-      between(beads, 0.002, 0.02),
-    )
-    return { told: { atS, temperatureC: told }, waterG: left * charge.dryMassG * charge.capacityFactor }
-  }
+  const heating = (charge: ChargeModel, atS: number) => heatedInPlace(beads, surroundings, charge, atS)
   let told = setting.told.charges[0]!
   let real = trueCharge(beads, told)
   if (twist.capacityFactor) real = { ...real, capacityFactor: twist.capacityFactor }
@@ -257,6 +244,28 @@ export function makeHistory(wish: HistoryWish): History {
   }
 }
 
+/** Beads heated in the room's air of that day: what is told of it, and what it left in them. */
+export function heatedInPlace(
+  random: RandomSource,
+  surroundings: Surroundings,
+  charge: Pick<ChargeModel, 'dryMassG' | 'capacityFactor'>,
+  atS: number,
+) {
+  const point = { temperatureC: 0, vapourDensityGPerL: 0 }
+  surroundings.at(atS, point)
+  const airVapourPressurePa = vapourPressurePa({
+    vapourDensityGPerM3: perCubicMetreFromPerLitre(point.vapourDensityGPerL),
+    temperatureC: point.temperatureC,
+  })
+  const told = pick(random, [110, 115, 120])
+  const left = loadingAfterHeatGPerG(
+    DESICCANTS['silica-a'],
+    { airVapourPressurePa, temperatureC: told + 4 * random.normal() },
+    between(random, 0.002, 0.02),
+  )
+  return { told: { atS, temperatureC: told }, waterG: left * charge.dryMassG * charge.capacityFactor }
+}
+
 /** How long it has stood and when its beads were renewed, by what its owner knew beforehand and nothing else. */
 function planOf(
   random: RandomSource,
@@ -273,7 +282,7 @@ function planOf(
   }
 }
 
-function openingsOf(
+export function openingsOf(
   random: RandomSource,
   told: BoxFacts,
   span: { fromS: number; endS: number },

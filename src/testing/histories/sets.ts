@@ -21,8 +21,8 @@ export const CASE_CAUSES = ['spent', 'leak', 'damp', 'display', 'opened'] as con
 export type CaseCause = (typeof CASE_CAUSES)[number]
 
 /** Seeds of what is measured, and those for whoever tunes the estimator. */
-export const MEASURED = { truly: 1000, wrongly: 20_000, causes: 60_000 }
-export const DEVELOPED = { truly: 500_000, wrongly: 600_000, causes: 700_000 }
+export const MEASURED = { truly: 1000, wrongly: 20_000, causes: 60_000, years: 80_000 }
+export const DEVELOPED = { truly: 500_000, wrongly: 600_000, causes: 700_000, years: 900_000 }
 const PACES: readonly Pace[] = ['under ten', 'ten and more', 'thirty and more', 'hourly']
 
 /** Told truly: the paces in turn. */
