@@ -26,6 +26,7 @@ export const judge = (view: BoxView, report: BoxReport | undefined, nowMs: numbe
       : null,
     amiss: amissOf(report),
     contradicted: report?.standing?.is === 'withdrawn' && report.standing.why === 'contradiction',
+    isFirstOver: view.overSinceMs !== null && view.overSinceMs === view.last?.atMs,
     readAgainS: report?.standing?.is === 'not known yet' ? report.standing.readAgainS : null,
     atTarget: report?.atTarget ?? false,
     floor: report?.floor ?? null,

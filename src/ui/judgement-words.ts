@@ -168,4 +168,5 @@ const SHORT_TODO: Readonly<Record<string, string>> = {
   'put a spool in: it has no target yet': 'no spool',
   'tell what desiccant is in it': 'no beads',
   'what was read and told does not fit': 'does not fit',
+  'its last reading fits nothing before it: read it again': 'read it again',
 }

@@ -55,6 +55,8 @@ export interface BoxEvidence {
   readonly amiss: { readonly cause: AmissCause; readonly sinceS: Seconds | null } | null
   /** No account fits what was read and told. */
   readonly contradicted: boolean
+  /** Its last reading is the first that stands over the target. */
+  readonly isFirstOver: boolean
   /** Where the range of dates is too wide to act by: when to read it again; else null. */
   readonly readAgainS: Seconds | null
   /** The display stood at the target or over it when it was last read. */
@@ -65,6 +67,8 @@ export interface BoxEvidence {
     readonly wouldDo: string
   } | null
 }
+
+const ODD_LAST = 'its last reading fits nothing before it: read it again'
 
 /** One judgement of a box, from its evidence; the first that applies, the gravest first. */
 export function judgeBox(evidence: BoxEvidence): BoxJudgement {
@@ -82,6 +86,8 @@ export function judgeBox(evidence: BoxEvidence): BoxJudgement {
     if (evidence.nowS < readS || evidence.readingWord === 'over') return { word: 'settling', readS }
   }
   if (evidence.amiss) return { word: 'amiss', ...evidence.amiss }
+  // one reading that fits nothing is read again before anything is done about it
+  if (evidence.contradicted && evidence.isFirstOver) return { word: 'not known', todo: ODD_LAST }
   if (evidence.readingWord === 'over' && evidence.overSinceS !== null)
     return { word: 'over since', dateS: evidence.overSinceS }
   if (evidence.readingWord === 'blind' && !evidence.hasWeighing)

@@ -50,6 +50,7 @@ describe('box', () => {
     floor: { rhPercent: 8, probabilityAboveTarget: 0.01, wouldDo: 'a foam strip' },
     amiss: null,
     contradicted: false,
+    isFirstOver: false,
     readAgainS: null,
     atTarget: false,
   }
@@ -86,6 +87,16 @@ describe('box', () => {
       'amiss',
     ],
     ['no account fits', { contradicted: true }, 'not known'],
+    [
+      'one reading over that fits nothing before it',
+      { contradicted: true, isFirstOver: true, readingWord: 'over', overSinceS: 0 },
+      'not known',
+    ],
+    [
+      'a second one over',
+      { contradicted: true, isFirstOver: false, readingWord: 'over', overSinceS: 0 },
+      'over since',
+    ],
     ['too wide to act by', { readAgainS: 1005 * DAY }, 'read again'],
     [
       'too wide, but its display stands at the target',

@@ -255,7 +255,7 @@ function Causes({
           const rival = wrong[i === 0 ? 1 : 0]
           const between = rival ? evidenceBetween(report, one, rival) : { forIt: [], against: [] }
           return (
-            <tr key={one.cause} data-cause={one.cause}>
+            <tr key={`${one.cause} ${i}`} data-cause={one.cause}>
               <th scope="row">
                 <span className={css.rank}>{i + 1}</span> {CAUSE_NAMES[one.cause]}{' '}
                 {i < 3 && <i className={css.sample} data-line={i} aria-hidden="true" />}
