@@ -7,6 +7,7 @@ import { seededRandom } from '../src/core/estimate/random.ts'
 import { syntheticBox } from '../src/testing/synthetic-box.ts'
 import { ENSEMBLE_TOLERANCES } from '../src/core/estimate/posterior.ts'
 import { simulate } from '../src/core/network/simulate.ts'
+import { straightLineDays } from '../src/testing/histories/scores.ts'
 import { journalBench } from './journal-bench.ts'
 import { explicitRungeKutta } from './explicit-runge-kutta.ts'
 import { solverBench } from './solver-bench.ts'
@@ -68,6 +69,23 @@ estimateGrams(facts, { seed: 1 }, [4, 8, 16])
 console.log(
   `one box, ${report.draws} draws over 150 days and a year ahead: ${(reported - start).toFixed(0)} ms; grams wanted on top: ${(performance.now() - reported).toFixed(0)} ms`,
 )
+
+// many readings: half a year read with a display or by a logger, beside the straight line through the last of them
+for (const [count, days] of [
+  [400, 180],
+  [5000, 209],
+] as const) {
+  const { facts: many } = syntheticBox(seededRandom(4242), days, days / count)
+  const began = performance.now()
+  const { draws, ends } = estimateBox(many)
+  const tookMs = performance.now() - began
+  row(
+    `${many.readings.length} readings, ${draws} draws, ${ends}`,
+    tookMs,
+    time(2000, () => straightLineDays(many)),
+    'straight line through the last four',
+  )
+}
 
 solverBench()
 await journalBench()

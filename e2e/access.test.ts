@@ -76,6 +76,7 @@ describe('axe finds nothing serious or critical, by day and by night', () => {
     ['the bench on a phone', '/demo/build/coxless/bench', 390, 844],
     ['a seal test', '/demo/box/cox/seal', 1280, 800],
     ['what is wrong', '/demo/box/rigger/wrong', 1280, 800],
+    ['how true the displays are', '/demo/kit/displays', 1280, 800],
     ['the kit', '/demo/kit', 1280, 800],
     ['the kit on a phone', '/demo/kit', 390, 844],
     ['the almanac, materials', '/demo/almanac/materials', 1280, 800],

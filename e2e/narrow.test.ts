@@ -72,6 +72,7 @@ const PAGES = [
   '/build/coxless/bench',
   '/box/launch/seal',
   '/box/rigger/wrong',
+  '/kit/displays',
   '/kit',
   '/entries',
   '/files',

@@ -3,7 +3,7 @@ import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
 import type { Page } from 'puppeteer-core'
 import { openStage, problemsOf, settled, type OpenOptions } from '../e2e/harness.ts'
-import { fill, records, saveBackup } from '../e2e/own-journal.ts'
+import { records, saveBackup } from '../e2e/own-journal.ts'
 import { makeAct, type Act, type Draft, type Maker } from '../src/records/act.ts'
 import { root } from './set-up.mjs'
 
@@ -16,7 +16,8 @@ const SHOTS: readonly { name: string; hash: string; options?: OpenOptions }[] = 
   { name: 'box', hash: '/demo/box/launch' },
   { name: 'box-phone', hash: '/demo/box/thole', options: PHONE },
   { name: 'kit', hash: '/demo/kit' },
-  { name: 'almanac-materials', hash: '/demo/almanac/materials' },
+  { name: 'displays', hash: '/demo/kit/displays' },
+  { name: 'score', hash: '/demo/almanac/score' },
   { name: 'build', hash: '/demo/build/coxless' },
   { name: 'build-arrange', hash: '/demo/build/coxless/arrange' },
   { name: 'build-drill', hash: '/demo/build/coxless/drill' },
@@ -24,7 +25,6 @@ const SHOTS: readonly { name: string; hash: string; options?: OpenOptions }[] = 
   { name: 'build-step-phone', hash: '/demo/build/coxless/bench', options: PHONE },
   { name: 'wrong', hash: '/demo/box/rigger/wrong' },
 ]
-const DAY = 86_400_000
 let ids = 0
 const NOW = Date.parse('2025-11-08T10:00:00Z')
 
@@ -34,6 +34,7 @@ try {
   for (const { name, hash, options } of SHOTS) {
     const page = await stage.open(hash, { search: TODAY, zone: 'UTC', ...options })
     await settled(page)
+    if (name === 'score') await page.waitForSelector('h1[data-score*="/"]', { timeout: 120_000 })
     if (name === 'wrong') await page.waitForSelector('[role=img] svg path')
     if (name === 'build' || name === 'build-arrange')
       await page.waitForFunction(
@@ -81,7 +82,7 @@ try {
   await stage.close()
 }
 
-/** The round, the shelf after a renewal, a renewal, a contradiction, a file looked at. */
+/** The round, a renewal, a first verdict, a file looked at. */
 async function dailyLife(): Promise<void> {
   const open = (hash: string, options: OpenOptions = {}) =>
     stage.open(hash, { search: TODAY, zone: 'UTC', fresh: true, ...options })
@@ -91,31 +92,26 @@ async function dailyLife(): Promise<void> {
     console.log(name, problemsOf(page).join(' '))
     await page.close()
   }
-  for (const [name, options] of [
-    ['round', {}],
-    ['round-phone', PHONE],
-  ] as const) {
-    const page = await open('/demo/round', options)
-    for (const rh of ['78', '15', '19']) {
-      await (await page.waitForSelector('[data-part="big-number"]'))!.type(rh)
-      const before = await page.$eval('[data-part="round-stop"] h1', h1 => h1.textContent)
-      await page.click('[data-part="round-next"]')
-      await page.waitForFunction(
-        was => document.querySelector('[data-part="round-stop"] h1')!.textContent !== was,
-        {},
-        before,
-      )
-    }
-    await (await page.waitForSelector('[data-part="big-number"]'))!.type('26')
+  const page = await open('/demo/round', PHONE)
+  for (const rh of ['78', '15', '19']) {
+    await (await page.waitForSelector('[data-part="big-number"]'))!.type(rh)
+    const before = await page.$eval('[data-part="round-stop"] h1', h1 => h1.textContent)
+    await page.click('[data-part="round-next"]')
     await page.waitForFunction(
-      () => document.querySelector('[data-part="round-held"]')?.textContent.includes('The beads hold'),
-      {
-        timeout: 60_000,
-      },
+      was => document.querySelector('[data-part="round-stop"] h1')!.textContent !== was,
+      {},
+      before,
     )
-    await page.evaluate(() => (document.activeElement as HTMLElement).blur())
-    await shoot(page, name)
   }
+  await (await page.waitForSelector('[data-part="big-number"]'))!.type('26')
+  await page.waitForFunction(
+    () => document.querySelector('[data-part="round-held"]')?.textContent.includes('The beads hold'),
+    {
+      timeout: 60_000,
+    },
+  )
+  await page.evaluate(() => (document.activeElement as HTMLElement).blur())
+  await shoot(page, 'round-phone')
   const renew = await open('/demo/box/launch')
   await settled(renew)
   await renew.keyboard.press('n')
@@ -123,20 +119,15 @@ async function dailyLife(): Promise<void> {
   await shoot(renew, 'renew')
 
   const maker: Maker = { nowMs: () => NOW - 3_600_000, zone: 'UTC', newId: () => `demo-shot${++ids}` }
-  const late = makeAct(maker, 'Oarlock: date put right', [
-    {
-      kind: 'spool.moved',
-      atMs: NOW - 40 * DAY,
-      payload: { spoolId: 'oarlock-spool-1', where: { at: 'open' } },
-    },
-    { kind: 'charge.weighed', payload: { chargeId: 'cox-beads', grossG: 31, tareG: 4, scaleErrorG: 1 } },
-  ])
-  const wrong = await open('/demo/entries')
-  await wrong.waitForSelector('[data-part="entry-row"]')
-  await fill(wrong, [late], 'demo')
-  await wrong.reload()
-  await wrong.waitForSelector('[data-part="contradiction"]')
-  await shoot(wrong, 'contradictions')
+  // from nothing to a first verdict: one reading, and no date yet
+  const first = await stage.open('/', { zone: 'UTC', fresh: true, ...PHONE })
+  const press = async (words: string) =>
+    (await first.waitForSelector(`::-p-xpath(//button[contains(normalize-space(.), "${words}")])`))!.click()
+  await (await first.waitForSelector('::-p-aria([name="Relative humidity, %"])'))!.type('15')
+  for (const words of ['Next', 'Next', 'Judge it']) await press(words)
+  await first.waitForSelector('[data-place="box"]')
+  await settled(first)
+  await shoot(first, 'first-verdict-phone')
 
   const reading = (boxId: string, relativeHumidityPercent: number): Draft => ({
     kind: 'reading.taken',

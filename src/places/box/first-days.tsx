@@ -137,7 +137,7 @@ function Band({
             textAnchor={hour === 72 ? 'end' : 'middle'}
             className={pen.inkSmallAside}
           >
-            {hour < 24 ? `${hour} h` : hour === 24 ? 'a day' : 'three'}
+            {hour === 72 ? '72 h' : hour}
           </text>
         </g>
       ))}

@@ -59,15 +59,24 @@ export default function DisplaysPlace() {
         )}
       </p>
       {displays.length > 0 && (
-        <div className={css.two}>
-          <section aria-labelledby="how-far">
-            <h2 id="how-far">How far off</h2>
-            <Rail displays={displays} />
-            <Displays displays={displays} />
-            <Checks state={state} />
-          </section>
-          <CheckForm key={state.checks.length} displays={displays} />
-        </div>
+        <>
+          <button
+            type="button"
+            className={`${hand.worded} ${css.toForm}`}
+            onClick={() => document.getElementById('a-check')?.scrollIntoView()}
+          >
+            Enter a check
+          </button>
+          <div className={css.two}>
+            <section aria-labelledby="how-far">
+              <h2 id="how-far">How far off</h2>
+              <Rail displays={displays} />
+              <Displays displays={displays} />
+              <Checks state={state} />
+            </section>
+            <CheckForm key={state.checks.length} displays={displays} />
+          </div>
+        </>
       )}
     </main>
   )
