@@ -9,7 +9,7 @@ export const WEEKS_WANTED = [4, 8, 16] as const
 
 /** Facts as a query's key: a fingerprint of all they say, taken once. */
 const keys = new WeakMap<BoxFacts, string>()
-export function factsKey(facts: BoxFacts | null | undefined): string {
+function factsKey(facts: BoxFacts | null | undefined): string {
   if (!facts) return ''
   const key = keys.get(facts) ?? bytesToHex(sha256(utf8ToBytes(JSON.stringify(facts))))
   keys.set(facts, key)

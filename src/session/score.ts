@@ -13,7 +13,6 @@ import { useJournalTools, type JournalTools } from './journal-context.tsx'
 import { useJournal } from './journal-query.ts'
 import { journalViewOf, type JournalView } from './journal-view.ts'
 import { knownBox } from './known-box.ts'
-import { factsKey } from './reports.ts'
 
 /** A date that was given, and what came of it. */
 export interface ScoredDate extends GivenDate {
@@ -56,14 +55,15 @@ async function dateGiven(
   mayReckon: boolean,
   signal: AbortSignal,
 ): Promise<GivenDate | null | undefined> {
-  const known = knownBox(journalAt(journal, givenMs), boxId)
-  const facts = known?.facts
-  if (!facts || facts.charges.length === 0 || facts.targetRhPercent === null) return null
   const name = `score ${boxId} ${givenMs}`
-  const standsOn = `${tools.scienceVersion} ${factsKey(facts)}`
+  // what was known then never changes: it is enough to know how much that was, and nothing has to be folded
+  const then = actsKnownAt(journal.kept, givenMs)
+  const standsOn = [tools.scienceVersion, then.length, then.at(-1)?.id, then.at(-1)?.writtenAt].join(' ')
   const last = await tools.results.last(name)
   if (last?.standsOn === standsOn) return last.value as GivenDate | null
   if (!mayReckon) return undefined
+  const facts = knownBox(journalAt(journal, givenMs), boxId)?.facts
+  if (!facts || facts.charges.length === 0 || facts.targetRhPercent === null) return null
   const { leaves, standing } = await tools.estimator.report(facts, signal, LAST)
   const value: GivenDate | null =
     leaves && standing?.is === 'shown' && isRange(leaves.spread)
