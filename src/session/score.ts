@@ -58,7 +58,8 @@ async function dateGiven(
   const name = `score ${boxId} ${givenMs}`
   // what was known then never changes: it is enough to know how much that was, and nothing has to be folded
   const then = actsKnownAt(journal.kept, givenMs)
-  const standsOn = [tools.scienceVersion, then.length, then.at(-1)?.id, then.at(-1)?.writtenAt].join(' ')
+  const latest = then.reduce((last, act) => (act.writtenAt > last ? act.writtenAt : last), '')
+  const standsOn = `${tools.scienceVersion} ${then.length} ${latest}`
   const last = await tools.results.last(name)
   if (last?.standsOn === standsOn) return last.value as GivenDate | null
   if (!mayReckon) return undefined

@@ -16,6 +16,7 @@ import { shortDayText } from '#ui/dates.ts'
 import { Figure } from '#ui/figure.tsx'
 import { asTyped, inWhole, THIN, readText } from '#ui/format.ts'
 import { actOn, amountOf, CAUSE_NAMES, STEPS, TESTS } from './wrong-words.ts'
+import { TwoDisplays } from './two-displays.tsx'
 import type { WrongChartData } from './wrong-chart.tsx'
 import hand from '#ui/hand.module.css'
 import css from './wrong.module.css'
@@ -136,6 +137,7 @@ function WrongPage({ view, report }: PageProps) {
               )}
             </>
           )}
+          <TwoDisplays view={view} />
           <h2 id={test ? undefined : 'the-test'}>{actOn(first.cause, box.name, arrived?.name ?? null)}</h2>
           <ol className={css.steps}>
             {STEPS[first.cause].map(step => (

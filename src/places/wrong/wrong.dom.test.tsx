@@ -6,7 +6,8 @@ import type { BoxReport } from '#core/estimate/report.ts'
 import { boxFacts } from '#journal/box-facts.ts'
 import { boxView } from '#journal/box-view.ts'
 import { fold } from '#journal/fold.ts'
-import { idleEstimator, memoryStore, NOW, renderPlace } from '#testing/place-harness.tsx'
+import { makeAct } from '#records/act.ts'
+import { idleEstimator, memoryStore, NOW, renderPlace, testMaker } from '#testing/place-harness.tsx'
 import WrongPlace from './wrong-place.tsx'
 
 afterEach(cleanup)
@@ -62,6 +63,37 @@ describe('what is wrong', () => {
     const even = rigger.wrong.map((one, i) => ({ ...one, share: i < 2 ? 0.45 : 0.05 }))
     open({ ...rigger, wrong: even })
     await waitFor(async () => expect(await heading()).toMatch(/^Cannot tell yet: the lid leaks, or /))
+  })
+  test('displays that were held together stand beside each other, shown and put right', async () => {
+    const store = memoryStore([
+      ...acts,
+      makeAct(testMaker, 'in one bag', [
+        {
+          kind: 'instrument.checked',
+          atMs: NOW - 86_400_000,
+          payload: {
+            air: 'bag',
+            temperatureC: 9,
+            waitedHours: 1,
+            shown: [
+              { instrumentId: 'round-display', relativeHumidityPercent: 38 },
+              { instrumentId: 'display-skeg', relativeHumidityPercent: 35 },
+            ],
+          },
+        },
+      ]),
+    ])
+    renderPlace(<WrongPlace />, {
+      store,
+      path: '/box/:boxId/wrong',
+      at: '/box/rigger/wrong',
+      estimator: { ...idleEstimator, report: () => Promise.resolve(rigger) },
+    })
+    const section = await screen.findByRole('region', { name: 'Two displays, one humidity' })
+    expect(section.textContent).toMatch(
+      /Small round display showed 38.%, in air of \d+: it shows \d high; Skeg’s display showed 35.%, in air of \d+: it shows \d high/,
+    )
+    expect(section.querySelectorAll('circle')).toHaveLength(4)
   })
   test('a display in doubt has its caution; a damp spool is taken out', async () => {
     const amiss = { kind: 'display', atS: NOW / 1000 - 86_400 * 9, displayId: 'x', rhPercent: 9 } as const
