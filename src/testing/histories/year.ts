@@ -6,6 +6,7 @@ import type { BoxFacts, HeatingFacts, ReadingFacts } from '#core/evidence/facts.
 import type { BoxModel } from '#core/model/box-model.ts'
 import { simulate } from '#core/network/simulate.ts'
 import { settlesAtS } from '#core/reading/hygrometer.ts'
+import { readingWord } from '#core/verdict/reading.ts'
 import { sampledSurroundings } from '#core/room/sampled-room.ts'
 import { heatedInPlace, openingsOf } from './history.ts'
 import { displays } from './looks.ts'
@@ -36,12 +37,12 @@ const RINGS = 4
 const PER_DAY = 86_400 / WEATHER_STEP_S
 
 export const RULES = {
-  /** On the reading at which the early date lies before the next one, or the display shows the target or more. */
+  /** On the reading at which the early date lies before the next one, or the display shows more by its own error. */
   veld: () => {
     let quietUntilS = -Infinity
     return ({ facts, atS }) => {
       const last = facts.readings.at(-1)!
-      if (last.settled && last.relativeHumidityPercent >= facts.targetRhPercent!) return true
+      if (readingWord(facts.hygrometer, last, facts.targetRhPercent!) === 'over') return true
       // a date far off is not worked out anew each week: only after a third of the way to it
       if (atS < quietUntilS) return false
       const { leaves } = estimateBox(facts)
