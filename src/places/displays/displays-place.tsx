@@ -228,7 +228,7 @@ function Displays({ displays }: { readonly displays: readonly InstrumentRecord[]
                   type="button"
                   className={hand.worded}
                   disabled={write.isPending}
-                  aria-label={`A fresh cell in ${one.name} today`}
+                  aria-label={`Fresh today: the cell in ${one.name}`}
                   onClick={() =>
                     write.mutate({
                       what: `${one.name}: a fresh cell`,

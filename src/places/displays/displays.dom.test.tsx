@@ -90,7 +90,7 @@ describe('how true the displays are', () => {
   test('a fresh cell is an entry', async () => {
     const store = open()
     await heading()
-    fireEvent.click(screen.getByRole('button', { name: 'A fresh cell in Cox’s display today' }))
+    fireEvent.click(screen.getByRole('button', { name: 'Fresh today: the cell in Cox’s display' }))
     await waitFor(() =>
       expect(store.acts.at(-1)!.entries[0]).toMatchObject({
         kind: 'instrument.cell',
