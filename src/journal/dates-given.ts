@@ -44,12 +44,12 @@ export interface GivenDate {
 export type WhatCame =
   /** The display passed the target between these readings. */
   | { readonly is: 'left'; readonly afterMs: number; readonly byMs: number }
-  /** It still held when it was renewed, when its target became another, or when it was last read. */
+  /** It still held when it was renewed, when something else came in, or when it was last read. */
   | { readonly is: 'held'; readonly untilMs: number }
 
 /**
- * What came of a box's target after a time: by the settled readings as they are known now, up to its next renewal or
- * another target. It is left where two readings in a row stand over it, or the last one that there is surely does.
+ * What came of a box's target after a time: by the settled readings as they are known now, up to its next renewal,
+ * another spool or lid. It is left where two readings in a row stand over it, or the last one that there is surely does.
  */
 export function whatCame(
   state: State,
@@ -73,7 +73,7 @@ export function whatCame(
   return { is: 'left', afterMs: after[i - 1]?.atMs ?? given.givenMs, byMs: after[i]!.atMs }
 }
 
-/** When the box's beads were next seen to, or its strictest target became another. */
+/** When the box's beads or lid were next seen to, a spool came in, or its strictest target became another. */
 function endOf(
   state: State,
   { boxId, givenMs, targetRhPercent }: Pick<GivenDate, 'boxId' | 'givenMs' | 'targetRhPercent'>,
@@ -100,9 +100,12 @@ function endOf(
         .filter(one => one.fromMs <= atMs && (one.untilMs === null || one.untilMs > atMs))
         .map(one => one.rhPercent),
     )
-  for (const { fromMs, untilMs } of spools)
-    for (const ms of [fromMs, untilMs ?? Infinity])
-      if (ms > givenMs && ms <= nowMs && strictest(ms) !== targetRhPercent) times.push(ms)
+  for (const { fromMs, untilMs } of spools) {
+    // what comes in brings water that the date knew nothing of
+    times.push(fromMs)
+    if (untilMs !== null && strictest(untilMs) !== targetRhPercent) times.push(untilMs)
+  }
+  times.push(...(state.boxes.get(boxId)?.lids.map(lid => lid.fromMs) ?? []))
   return Math.min(...times.filter(ms => ms > givenMs))
 }
 

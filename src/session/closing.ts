@@ -15,6 +15,7 @@ export interface Closing {
 const known = new WeakMap<JournalView, Map<string, Closing | null>>()
 /** What is promised of the first days is over after them. */
 const WITHIN_MS = 4 * 86_400_000
+const TOLD_WITHIN_MS = 36 * 3_600_000
 /** Just after: what was put in then is in. */
 const AFTER_MS = 1000
 
@@ -29,6 +30,12 @@ export function lastClosing(journal: JournalView, boxId: string): Closing | null
 function closingOf({ state, placed, nowMs }: JournalView, boxId: string): Closing | null {
   const closedMs = closedAt(state, boxId, nowMs)
   if (closedMs === null || nowMs - closedMs > WITHIN_MS) return null
+  // told from memory days afterwards, neither its hour nor what was known then is worth a promise by the hour
+  const isTold = placed.some(
+    ({ atMs, writtenAt }) =>
+      Math.abs(atMs - closedMs) < AFTER_MS && Date.parse(writtenAt) - atMs < TOLD_WITHIN_MS,
+  )
+  if (!isTold) return null
   const thenMs = Math.min(nowMs, closedMs + AFTER_MS)
   // what was entered for later days was not known then
   const then = foldPlaced(placed.filter(item => item.atMs <= thenMs))

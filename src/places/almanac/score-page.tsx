@@ -1,9 +1,15 @@
 import { useElementSize } from '@mantine/hooks'
+import { useQueries } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
+import type { AmissKind } from '#core/estimate/amiss.ts'
+import { SURE_OF_A_CAUSE } from '#core/estimate/wrong.ts'
 import { inShelfOrder } from '#journal/shelf-order.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
+import { knownBox } from '#session/known-box.ts'
+import { reportQuery } from '#session/reports.ts'
+import { msFromSeconds } from '#units/time.ts'
 import { useScore, type ScoredDate } from '#session/score.ts'
 import { shortDayText } from '#ui/dates.ts'
 import { inCount, scoreSentence } from '#ui/score-words.ts'
@@ -134,10 +140,35 @@ function Strip({ told }: { readonly told: readonly ScoredDate[] }) {
   )
 }
 
+const AMISS_SINCE: Readonly<Record<AmissKind, string>> = {
+  leak: 'its lid lets in more since',
+  opened: 'it was open',
+  renewed: 'it was renewed',
+  damp: 'what came in was damp',
+  display: 'its display shows something else since',
+}
+
+/** What by most accounts of a box happened without a word after a date was given, and before it came. */
+function useSlipsOf(misses: readonly ScoredDate[]) {
+  const tools = useJournalTools()
+  const journal = useJournal()
+  const ids = [...new Set(misses.map(date => date.boxId))]
+  const reports = useQueries({
+    queries: ids.map(id => reportQuery(tools, id, knownBox(journal, id)?.facts)),
+  })
+  return ({ boxId, givenMs, came }: ScoredDate) => {
+    const [first] = reports[ids.indexOf(boxId)]?.data?.wrong ?? []
+    if (!first?.amiss || first.share < SURE_OF_A_CAUSE || came.is === 'held') return null
+    const atMs = msFromSeconds(first.amiss.atS)
+    return atMs > givenMs && atMs < came.byMs ? { kind: first.amiss.kind, atMs } : null
+  }
+}
+
 function Misses({ told }: { readonly told: readonly ScoredDate[] }) {
   const { state, nowMs } = useJournal()
   const { base, maker } = useJournalTools()
   const misses = told.filter(date => date.score !== 'within')
+  const since = useSlipsOf(misses)
   if (misses.length === 0) return null
   const day = (ms: number) => shortDayText(ms, nowMs, maker.zone)
   return (
@@ -164,6 +195,11 @@ function Misses({ told }: { readonly told: readonly ScoredDate[] }) {
               {date.came.is === 'held'
                 ? `still held on ${day(date.came.untilMs)}: later`
                 : `over between ${day(date.came.afterMs)} and ${day(date.came.byMs)}: ${date.score === 'early' ? 'earlier' : 'later'}`}
+              {since(date) !== null && (
+                <small>
+                  what nobody could know then: {AMISS_SINCE[since(date)!.kind]} about {day(since(date)!.atMs)}
+                </small>
+              )}
             </td>
           </tr>
         ))}
