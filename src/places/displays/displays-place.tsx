@@ -147,13 +147,13 @@ function Rail({ displays }: { readonly displays: readonly InstrumentRecord[] }) 
             </g>
           ))}
           {rows.length === 1 && width - displays.length * PLACE_PX >= KEY_PX && (
-            <g transform={`translate(${width - KEY_PX + 20} 52)`}>
-              <text className={pen.inkSmallAside}>hangs to the right:</text>
+            <g transform={`translate(${width - KEY_PX + 24} 52)`}>
+              <text className={pen.inkSmallAside}>hangs right: shows</text>
               <text y="18" className={pen.inkSmallAside}>
-                shows too much. A step is 1{THIN}%,
+                too much. A step is 1{THIN}%,
               </text>
               <text y="36" className={pen.inkSmallAside}>
-                the bar what is not known.
+                the bar is its doubt.
               </text>
             </g>
           )}
@@ -164,7 +164,7 @@ function Rail({ displays }: { readonly displays: readonly InstrumentRecord[] }) 
 }
 
 /** What the words beside the rail need. */
-const KEY_PX = 230
+const KEY_PX = 180
 const FAR_RH = 60
 
 function Displays({ displays }: { readonly displays: readonly InstrumentRecord[] }) {
