@@ -12,6 +12,8 @@ export interface ReadRow {
   readonly relativeHumidityPercent: number
   readonly temperatureC: number
   readonly temperatureKnown: 'assumed' | 'measured'
+  /** As the table names it; empty where it does not. */
+  readonly hygrometer: string
 }
 
 export interface CsvProblem {
@@ -62,7 +64,7 @@ export function readReadings(
     const { min, max } = bounds.temperatureC
     if (!v.is(temperatureField, temperatureC))
       return no(line, 'temperature (°C)', `Temperature is a number from ${min} to ${max}.`)
-    const place = cell('place').replace(/^'(?=[=+\-@\t\r])/, '')
+    const place = plain(cell('place'))
     if (place === '') return no(line, 'place', 'The name of the box or the room is missing.')
     rows.push({
       line,
@@ -72,10 +74,14 @@ export function readReadings(
       relativeHumidityPercent,
       temperatureC,
       temperatureKnown: cell('temperature known') === 'assumed' ? 'assumed' : 'measured',
+      hygrometer: plain(cell('hygrometer')),
     })
   }
   return { ok: true, rows }
 }
+
+/** Without the apostrophe that keeps a spreadsheet from running a name. */
+const plain = (name: string): string => name.replace(/^'(?=[=+\-@\t\r])/, '')
 
 /** A plain number with a point; nothing else, so that a comma is never misread. */
 const number = (text: string): number => (/^-?\d{1,6}(\.\d{1,10})?$/.test(text) ? Number(text) : Number.NaN)

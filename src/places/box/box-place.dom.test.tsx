@@ -65,6 +65,36 @@ describe('the page of a box', () => {
       /^Can’t reach 10/,
     )
   }, 30_000)
+  test('a reading of a checked display is put right, says what was shown, and can be worked out again', async () => {
+    const check = makeAct(testMaker, 'checked', [
+      {
+        kind: 'instrument.checked',
+        atMs: NOW - 86_400_000,
+        payload: {
+          air: 'magnesium chloride',
+          temperatureC: 9,
+          waitedHours: 20,
+          shown: [{ instrumentId: 'round-display', relativeHumidityPercent: 37 }],
+        },
+      },
+    ])
+    renderPlace(<BoxPlace />, {
+      store: memoryStore([...acts, check]),
+      path: '/box/:boxId',
+      at: '/box/cox',
+      estimator: { ...idleEstimator, report: () => Promise.resolve(report('cox')) },
+    })
+    const shown = view('cox').last!.relativeHumidityPercent
+    const aside = await waitFor(() => {
+      const found = document.querySelector('[data-part="put-right"]')
+      expect(found).not.toBeNull()
+      return found!
+    })
+    expect(aside.textContent).toContain(`its display shows ${shown}`)
+    const reading = document.querySelector('[data-part="air-line"] [data-quantity="reading"]')!
+    expect(shown - Number.parseFloat(reading.textContent)).toBeGreaterThan(1)
+    expect(await everyFigureAgrees('[data-part="air-line"] [data-quantity="reading"]')).toBe(1)
+  })
   test('an address of nothing leads back to the shelf', async () => {
     renderPlace(<BoxPlace />, { store: memoryStore([...acts]), path: '/box/:boxId', at: '/box/nowhere' })
     expect(await screen.findByText('No such box')).toBeTruthy()

@@ -229,7 +229,8 @@ function Arranging({
         </div>
       </div>
       {write.error && <Refused error={write.error} remedy="move it again" />}
-      <div ref={ref}>
+      {/* until it is measured, drawn as wide as usual: that must not make the page wider than its window */}
+      <div ref={ref} style={width > 0 ? undefined : { overflow: 'hidden' }}>
         <PullParts onMove={pull} onLetGo={letGo}>
           <ArrangeViews
             asked={asked}

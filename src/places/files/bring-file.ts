@@ -62,6 +62,7 @@ export function bringReadings(text: string, state: State, nowMs: number): Brough
   const boxes = new Map([...state.boxes.values()].map(box => [box.name, box.boxId]))
   const rooms = new Map([...state.rooms.values()].map(room => [room.name, room.roomId]))
   const carried = carriedInstrument(state)
+  const instruments = [...state.instruments.values()]
   const here = new Set(
     state.readings.map(
       item => `${item.place.in === 'box' ? item.place.boxId : item.place.roomId}@${item.atMs}`,
@@ -76,7 +77,9 @@ export function bringReadings(text: string, state: State, nowMs: number): Brough
         `line ${row.line}, place`,
         `There is no ${row.in} named ${row.place} here: set it up first, or name it the same.`,
       )
-    const instrumentId = (row.in === 'box' ? instrumentFor(state, id) : carried)?.instrumentId
+    // the display that showed it, where the table names one that is here: each has its own error
+    const named = instruments.find(item => item.name === row.hygrometer)
+    const instrumentId = (named ?? (row.in === 'box' ? instrumentFor(state, id) : carried))?.instrumentId
     if (instrumentId === undefined)
       return refused(`line ${row.line}`, 'There is no hygrometer here yet: set up a box first.')
     if (here.has(`${id}@${row.atMs}`)) {
