@@ -138,13 +138,15 @@ test('what heated air can dry, in the almanac', async () => {
   await page.close()
 }, 60_000)
 
+/**
+ * Of a display that was checked, of what is amiss, of a range too wide for a date: there on some days and not on others,
+ * and worked out again on a page that has them (box-place.dom.test.tsx).
+ */
+const ON_BOX = new Set(['put-right', 'likeliest-draw', 'read-again'])
+
 test('every formula was met on the way', () =>
-  expect(Object.keys(FORMULA_WORK).filter(id => !formulasSeen.has(id))).toEqual([
+  expect(Object.keys(FORMULA_WORK).filter(id => !formulasSeen.has(id) && !ON_BOX.has(id))).toEqual([
     'miss',
-    // of a box whose range is too wide for a date: worked out again in box-place.dom.test.tsx
-    'read-again',
-    // of a display that was checked: in box-place.dom.test.tsx
-    'put-right',
     'length-past',
     // of desiccants known by a table: worked out again in every-kind.test.ts
     'constant-loading-heat',

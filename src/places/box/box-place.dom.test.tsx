@@ -145,6 +145,7 @@ describe('the page of a box', () => {
       expect(heading.textContent).toMatch(/^Its lid lets in more than it did since about .*: seal it/),
     )
     expect(screen.getByText('What is wrong').getAttribute('href')).toMatch(/box\/cox\/wrong$/)
+    expect(await everyFigureAgrees('h1 [data-quantity]')).toBe(1)
   })
   test('a display that could not be read is said, with what to do, until it is read again', async () => {
     const unread = (atMs: number, then: Draft[] = []) =>
