@@ -127,7 +127,7 @@ describe('axe finds nothing serious or critical, by day and by night', () => {
     expect(await byDayAndNight(page)).toEqual([])
     await page.keyboard.press('Escape')
     await page.waitForFunction(() => !document.querySelector('[role="dialog"]'))
-    await page.click('[data-part="air-line"] [data-quantity]')
+    await page.locator('[data-part="air-line"] [data-quantity]').click()
     await page.waitForSelector('[data-why]')
     expect(await byDayAndNight(page)).toEqual([])
     await page.close()
@@ -139,7 +139,7 @@ describe('axe finds nothing serious or critical, by day and by night', () => {
     await page.type('input[inputmode="decimal"]', '20')
     for (let step = 0; step < 3; step++) {
       expect(await byDayAndNight(page)).toEqual([])
-      if (step < 2) await page.click('button[type="submit"]')
+      if (step < 2) await page.locator('button[type="submit"]').click()
     }
     await page.close()
   }, 60_000)

@@ -18,9 +18,9 @@ test('the checks run in the reader’s own browser, and all hold', async () => {
 test('a reason opens its page; the slider redraws the isotherms', async () => {
   const page = await stage.open('/demo/box/cox')
   await settled(page)
-  await page.click('[data-quantity="target RH"], [data-quantity]')
+  await page.locator('[data-quantity="target RH"], [data-quantity]').click()
   await page.waitForSelector('[data-why] a')
-  await page.click('[data-why] a')
+  await page.locator('[data-why] a').click()
   await page.waitForSelector('[data-place="almanac"]')
   expect(await page.$('[data-why]')).toBeNull()
   await page.evaluate(() => (location.hash = '#/demo/almanac/desiccants'))

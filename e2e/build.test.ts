@@ -140,11 +140,9 @@ test('by pointer, from a plan to its sheet, its bench and the shelf', async () =
   const page = await stage.open('/demo/build/coxless', { fresh: true })
   await says(page, 'takes all four')
   const go = async (words: string, pattern: string) => {
-    for (const link of await page.$$('nav[aria-label="Sheets of this plan"] a'))
-      if ((await link.evaluate(item => item.textContent)) === words) {
-        await link.click()
-        break
-      }
+    await page
+      .locator(`::-p-xpath(//nav[@aria-label="Sheets of this plan"]//a[normalize-space(.)="${words}"])`)
+      .click()
     await says(page, pattern)
   }
   await go('Drill', '^Six holes, five drilled; A is 3.0.mm low$')
@@ -159,7 +157,7 @@ test('by pointer, from a plan to its sheet, its bench and the shelf', async () =
   await go('At the bench', '^Step ')
   await page.evaluate(() => document.querySelector<HTMLElement>('[data-bench="drill 4"] button')!.click())
   await page.waitForSelector('[data-step="drill 4"] [data-caution="drilling"]')
-  await page.click('[data-part="step-done"]')
+  await page.locator('[data-part="step-done"]').click()
   await page.waitForFunction(() => document.querySelector('[data-bench="drill 4"] [aria-label="done"]'))
   await page.evaluate(() =>
     [...document.querySelectorAll('button')]

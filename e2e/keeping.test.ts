@@ -232,7 +232,7 @@ describe('storage that fails', () => {
     const client = await page.createCDPSession()
     const origin = new URL(stage.address).origin
     await client.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 1 })
-    const press = () => page.click('[data-place="start"] button[type="submit"]')
+    const press = () => page.locator('[data-place="start"] button[type="submit"]').click()
     await press()
     await page.waitForSelector('[data-part="outlines"]')
     await press()

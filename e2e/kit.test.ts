@@ -78,10 +78,10 @@ describe('a kit from nothing, by keyboard alone', () => {
     )
     await page.waitForFunction(() => document.body.innerText.includes('7 things in all'))
     expect(await page.$eval('[data-part="list-rows"]', list => list.textContent)).toContain('Line 4')
-    await page.click('[role="dialog"] button[type="submit"]')
+    await page.locator('[role="dialog"] button[type="submit"]').click()
     await page.waitForSelector('[data-thing^="box"]')
     expect((await things(page)).some(label => /^Scull 4 spools · 100/.test(label))).toBe(true)
-    await page.click('[data-part="undo"]')
+    await page.locator('[data-part="undo"]').click()
     await page.waitForFunction(() => document.querySelector('[data-thing]') === null)
     await page.close()
   }, 90_000)
@@ -92,7 +92,7 @@ describe('what is there is changed, doubled, and let go', () => {
     const page = await stage.open('/demo/kit', { fresh: true })
     await page.waitForSelector(FIELD)
     await page.type(FIELD, 'PETG teal 1 kg into Launch')
-    await page.click('[data-said="filamentG"]')
+    await page.locator('[data-said="filamentG"]').click()
     const field = await page.waitForSelector('[data-field="filamentG"]')
     expect(await field!.evaluate(item => document.activeElement === item)).toBe(true)
     await page.keyboard.down('Control')
@@ -133,7 +133,7 @@ describe('what is there is changed, doubled, and let go', () => {
         .find(item => item.textContent === 'mended, from a day on')!
         .click(),
     )
-    await page.click('[role="dialog"] button[type="submit"]')
+    await page.locator('[role="dialog"] button[type="submit"]').click()
     await page.waitForFunction(() => document.querySelector('[role="dialog"]') === null)
     // focus is where it was
     expect(await page.evaluate(() => document.activeElement?.getAttribute('aria-label'))).toMatch(/^Cox 1/)
@@ -209,7 +209,7 @@ describe('every kind of charge', () => {
       await page.keyboard.press('n')
       await page.waitForSelector('[role="dialog"] form')
       ways.push(await page.$eval('[role="dialog"]', dialog => dialog.textContent))
-      await page.click('[role="dialog"] button[type="submit"]')
+      await page.locator('[role="dialog"] button[type="submit"]').click()
       await page.waitForFunction(() => document.querySelector('[role="dialog"]') === null)
     }
     const [sieve, alumina, clay, sulfate, crystals, unit] = ways

@@ -144,7 +144,7 @@ describe.each([
     for (const words of ['Next', 'Next', 'Judge it']) {
       await new Promise(resolve => setTimeout(resolve, 200))
       found.push(...(await sticksOut(page)), await inSight(page, words))
-      if (words === 'Next') await page.click('button[type="submit"]')
+      if (words === 'Next') await page.locator('button[type="submit"]').click()
     }
     expect(found).toEqual(['in sight', 'in sight', 'in sight'])
   }, 60_000)

@@ -80,7 +80,7 @@ describe('without a network', () => {
     })
     await page.waitForSelector('[data-part="update-offer"]')
     expect(await page.evaluate(() => 'before' in window)).toBe(true)
-    await Promise.all([page.waitForNavigation(), page.click('[data-part="update-offer"] button')])
+    await Promise.all([page.waitForNavigation(), page.locator('[data-part="update-offer"] button').click()])
     expect(await page.evaluate(() => 'before' in window)).toBe(false)
     await page.waitForSelector('[data-place="preferences"]')
     await server.close()

@@ -48,7 +48,7 @@ describe('walking the shelf', () => {
     await page.waitForSelector('[data-part="round-end"]')
     expect(await page.$eval('h1', h1 => h1.textContent)).toBe('Every box is read.')
     // the shelf shows the new readings, and the round's last act can be taken back
-    await page.click('[data-part="filled-link"]')
+    await page.locator('[data-part="filled-link"]').click()
     await page.waitForSelector('[data-place="shelf"]')
     expect(await page.$eval('[data-part="undo"]', button => button.textContent)).toMatch(/^Undo/)
     expect(problemsOf(page)).toEqual([])

@@ -9,10 +9,11 @@ afterAll(() => stage.close())
 const textOf = (page: Page, selector: string) => page.$eval(selector, element => element.textContent)
 /** Presses the button, link or choice that reads so. */
 async function press(page: Page, words: string): Promise<void> {
-  const handle = await page.waitForSelector(
-    `::-p-xpath(//*[self::button or self::a or self::label][contains(normalize-space(.), "${words}")])`,
-  )
-  await handle!.click()
+  await page
+    .locator(
+      `::-p-xpath(//*[self::button or self::a or self::label][contains(normalize-space(.), "${words}")])`,
+    )
+    .click()
 }
 async function type(page: Page, label: string, text: string): Promise<void> {
   const field = await page.waitForSelector(`::-p-aria([name="${label}"])`)
@@ -127,7 +128,7 @@ describe('the demonstration', () => {
     const loaded = () =>
       page.evaluate(() => performance.getEntriesByType('resource').map(entry => entry.name))
     expect((await loaded()).filter(name => name.includes('history-chart'))).toEqual([])
-    await page.click('[data-slip="cox"] a')
+    await page.locator('[data-slip="cox"] a').click()
     await page.waitForSelector('[data-part="history"] svg', { timeout: 60_000 })
     expect((await loaded()).filter(name => name.includes('history-chart'))).not.toEqual([])
     await page.close()
@@ -155,7 +156,7 @@ describe('the demonstration', () => {
       answer,
     )
     expect(await textOf(page, '[data-part="air-line"]')).toContain('near')
-    await page.click('[data-part="kept"] button')
+    await page.locator('[data-part="kept"] button').click()
     await page.waitForFunction(
       old => document.querySelector('h1')!.textContent === old,
       { timeout: 60_000 },

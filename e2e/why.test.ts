@@ -50,7 +50,7 @@ async function readNote(page: Page): Promise<Omit<Found, 'quantity'>> {
 }
 
 async function openOne(page: Page, selector: string): Promise<Found> {
-  await page.click(selector)
+  await page.locator(selector).click()
   const quantity = await page.$eval(selector, figure => figure.getAttribute('data-quantity') ?? '')
   return { ...(await readNote(page)), quantity }
 }

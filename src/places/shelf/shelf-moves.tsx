@@ -31,8 +31,6 @@ import css from './shelf.module.css'
 /** A pull of this many px is a move; less is a touch on the box. */
 const PULL_PX = 6
 const LONG_PRESS_MS = 350
-/** A slow phone sends the click this long after the finger is gone. */
-const AFTER_RELEASE_MS = 400
 
 /**
  * Spools and charges can be pulled from box to box, or to a place beside the shelf. A long press on the phone takes
@@ -56,17 +54,22 @@ export function ShelfMoves({
   )
   const find = (id: string) => movables(state).find(thing => idOf(thing) === id) ?? null
   useEffect(() => {
-    // letting go is no touch on the link underneath; on the window, since the drag library keeps clicks from React
-    const swallow = (event: Event) => {
-      if (pulling.current) event.preventDefault()
+    // letting go is no touch on the link underneath, nor on the veil of the form that asks where to, however late a slow
+    // phone sends the click; on the window, since the drag library keeps clicks from React. A key's click has no detail.
+    const swallow = (event: MouseEvent) => {
+      if (!pulling.current || event.detail === 0) return
+      event.preventDefault()
+      event.stopImmediatePropagation()
     }
+    const pressAnew = () => (pulling.current = false)
     window.addEventListener('click', swallow, true)
-    return () => window.removeEventListener('click', swallow, true)
+    window.addEventListener('pointerdown', pressAnew, true)
+    return () => {
+      window.removeEventListener('click', swallow, true)
+      window.removeEventListener('pointerdown', pressAnew, true)
+    }
   }, [])
-  const release = () => {
-    setHeld(null)
-    setTimeout(() => (pulling.current = false), AFTER_RELEASE_MS)
-  }
+  const release = () => setHeld(null)
   const onEnd = ({ active, over, activatorEvent }: DragEndEvent) => {
     release()
     const thing = find(String(active.id))
