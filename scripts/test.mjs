@@ -95,7 +95,7 @@ await together([
   ['validation, a seeded fifth', bin('tsx'), ['scripts/validate.ts', '--fifth']],
   ['histories, a share', bin('tsx'), ['scripts/validate-histories.ts', '--share']],
   ['a year under four rules, one box', bin('tsx'), ['scripts/validate-policy.ts', '--share']],
-  ['same answers, a fifth', bin('tsx'), ['scripts/validate-answers.ts', '--fifth']],
+  ['same answers, a share', bin('tsx'), ['scripts/validate-answers.ts', '--share']],
   ['packing, a fifth', bin('tsx'), ['scripts/validate-packing.ts', '--fifth']],
   ['hostile files, a seeded fifth', bin('tsx'), ['scripts/validate-hostile.ts', '--fifth']],
 ])

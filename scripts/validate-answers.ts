@@ -1,5 +1,5 @@
 // How far an answer moves when the points it stands on are turned: twenty made-up boxes, three turns each.
-// Whole: writes docs/validation/same-answers.json. `--fifth`: four of the boxes, nothing written.
+// Whole: writes docs/validation/same-answers.json. `--share`: two of the boxes, nothing written.
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { seededRandom } from '../src/core/estimate/random.ts'
@@ -12,7 +12,7 @@ import { root } from './set-up.mjs'
 const BOXES = 20
 const TURNS = [1, 2, 3]
 const file = join(root, 'docs/validation/same-answers.json')
-const fifth = process.argv.includes('--fifth')
+const isShare = process.argv.includes('--share')
 
 const apart = (values: readonly number[], by: number) => (Math.max(...values) - Math.min(...values)) / by
 const moves = {
@@ -22,7 +22,7 @@ const moves = {
   inflow: [] as number[],
   grams: [] as number[],
 }
-for (let box = 1; box <= (fifth ? BOXES / 5 : BOXES); box++) {
+for (let box = 1; box <= (isShare ? BOXES / 10 : BOXES); box++) {
   const { facts } = syntheticBox(seededRandom(box * 104_729), [20, 60, 150][box % 3]!, 6)
   const reports = TURNS.map(seed => estimateBox(facts, { seed }))
   const days = (key: 'low' | 'middle' | 'high') => reports.map(({ leaves }) => leaves!.spread[key] / 86_400)
@@ -81,7 +81,7 @@ for (const [key, values] of Object.entries(moves)) {
   if (withinATenth < 0.9 || most > mostAsked)
     problems.push(`${key} move by ${most} at most, ${withinATenth} within a tenth.`)
 }
-if (fifth) {
+if (isShare) {
   if (keptHash(file) !== result.coreHash)
     problems.push('docs/validation/same-answers.json is older than src/core.')
 } else {

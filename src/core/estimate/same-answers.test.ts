@@ -17,12 +17,12 @@ function renamed(facts: BoxFacts, mark: string): BoxFacts {
 /** A report without the names it carries. */
 const bare = (facts: BoxFacts, mark: string) =>
   JSON.parse(
-    JSON.stringify(estimateBox(facts, { drawsPerRound: 100 })).replaceAll(`"${mark}`, '"'),
+    JSON.stringify(estimateBox(facts, { drawsPerRound: 40 })).replaceAll(`"${mark}`, '"'),
   ) as unknown
 
 // how far another turn of the points moves an answer is measured by npm run validate, over twenty boxes
-test('three journals of the same facts under other ids: the same report to the last digit', () => {
-  for (const box of [1, 2, 3]) {
+test('journals of the same facts under other ids: the same report to the last digit', () => {
+  for (const box of [1, 2]) {
     const { facts } = syntheticBox(seededRandom(box * 104_729), [20, 60, 150][box % 3]!, 6)
     const plain = bare(facts, '')
     for (const mark of ['01J', 'zz-']) expect(bare(renamed(facts, mark), mark)).toEqual(plain)
