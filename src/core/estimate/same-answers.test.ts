@@ -16,9 +16,7 @@ function renamed(facts: BoxFacts, mark: string): BoxFacts {
 }
 /** A report without the names it carries. */
 const bare = (facts: BoxFacts, mark: string) =>
-  JSON.parse(
-    JSON.stringify(estimateBox(facts, { drawsPerRound: 40 })).replaceAll(`"${mark}`, '"'),
-  ) as unknown
+  JSON.parse(JSON.stringify(estimateBox(facts, { drawsPerRound: 40 })).replaceAll(`"${mark}`, '"')) as unknown
 
 // how far another turn of the points moves an answer is measured by npm run validate, over twenty boxes
 test('journals of the same facts under other ids: the same report to the last digit', () => {
