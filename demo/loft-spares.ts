@@ -2,6 +2,52 @@ import type { Draft } from '#records/act.ts'
 
 const DAY = 86_400_000
 
+/** The old oven in the boat bay cooks no more; the club room's microwave does; a dryer, as advertised and as it is. */
+const heatDrafts = (atMs: number, nowMs: number): Draft[] => [
+  {
+    kind: 'heatSource.made',
+    atMs,
+    payload: {
+      heatSourceId: 'bay-oven',
+      name: 'Bay oven',
+      kind: 'electric',
+      lowestC: 60,
+      highestC: 230,
+      watts: 1900,
+      trays: 2,
+      trayAreaCm2: 1080,
+      trayDepthMm: 24,
+      pricePerKwh: 0.34,
+      food: false,
+    },
+  },
+  {
+    kind: 'heatSource.measured',
+    atMs: nowMs - 33 * DAY,
+    payload: { heatSourceId: 'bay-oven', dialC: 115, advertisedC: null, measuredC: 107, swingC: 8 },
+  },
+  {
+    kind: 'heatSource.measured',
+    atMs: nowMs - 33 * DAY + 3_600_000,
+    payload: { heatSourceId: 'bay-oven', dialC: 85, advertisedC: null, measuredC: 80, swingC: 6 },
+  },
+  {
+    kind: 'heatSource.made',
+    atMs,
+    payload: { heatSourceId: 'club-microwave', name: 'Club room microwave', kind: 'microwave', watts: 750 },
+  },
+  {
+    kind: 'heatSource.made',
+    atMs,
+    payload: { heatSourceId: 'drum-dryer', name: 'Drum dryer', kind: 'dryer', lowestC: 45, highestC: 65 },
+  },
+  {
+    kind: 'heatSource.measured',
+    atMs: nowMs - 12 * DAY,
+    payload: { heatSourceId: 'drum-dryer', dialC: 65, advertisedC: 65, measuredC: 58, swingC: 3 },
+  },
+]
+
 /** What the club has beside its boxes: two packets on the peg, spools not in use, three more displays, a scale. */
 export function sparesDrafts(nowMs: number): Draft[] {
   const atMs = nowMs - 41 * DAY
@@ -86,5 +132,6 @@ export function sparesDrafts(nowMs: number): Draft[] {
     },
     { kind: 'scale.made', atMs, payload: { scaleId: 'bench-scale', name: 'Bench scale', stepG: 0.1 } },
     { kind: 'scale.made', atMs, payload: { scaleId: 'club-scale', name: 'Club scale', stepG: 1 } },
+    ...heatDrafts(atMs, nowMs),
   ]
 }

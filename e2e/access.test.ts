@@ -77,6 +77,7 @@ describe('axe finds nothing serious or critical, by day and by night', () => {
     ['a seal test', '/demo/box/cox/seal', 1280, 800],
     ['what is wrong', '/demo/box/rigger/wrong', 1280, 800],
     ['how true the displays are', '/demo/kit/displays', 1280, 800],
+    ['how hot the ovens are', '/demo/kit/heat', 390, 844],
     ['the kit', '/demo/kit', 1280, 800],
     ['the kit on a phone', '/demo/kit', 390, 844],
     ['the almanac, materials', '/demo/almanac/materials', 1280, 800],

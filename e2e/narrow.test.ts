@@ -73,6 +73,7 @@ const PAGES = [
   '/box/launch/seal',
   '/box/rigger/wrong',
   '/kit/displays',
+  '/kit/heat',
   '/kit',
   '/entries',
   '/files',

@@ -6,6 +6,7 @@ import type {
   ChargeRecord,
   CheckRecord,
   Contradicted,
+  HeatSourceRecord,
   InstrumentRecord,
   PlanRecord,
   ReadingRecord,
@@ -22,6 +23,7 @@ export interface Building {
   spools: Map<string, SpoolRecord>
   instruments: Map<string, InstrumentRecord>
   scales: Map<string, ScaleRecord>
+  heatSources: Map<string, HeatSourceRecord>
   plans: Map<string, PlanRecord>
   checks: CheckRecord[]
   readings: ReadingRecord[]

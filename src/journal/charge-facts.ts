@@ -46,6 +46,6 @@ export const colourFacts = (charge: ChargeRecord): ChargeFacts['looks'] =>
 export function cyclesOf(charge: ChargeRecord, untilMs: number): ChargeFacts['cycles'] {
   const { neverAboveC } = DESICCANTS[charge.desiccant]
   const done = charge.heatings.filter(heating => heating.atMs <= untilMs)
-  const overheated = done.filter(heating => heating.temperatureC > neverAboveC).length
+  const overheated = done.filter(heating => (heating.temperatureC ?? 0) > neverAboveC).length
   return { usual: done.length - overheated, overheated }
 }

@@ -2,7 +2,7 @@ import type { Problem } from './building.ts'
 import type { Placed } from './in-force.ts'
 import type { Repair } from './state.ts'
 
-type Kind = 'room' | 'box' | 'charge' | 'spool' | 'hygrometer' | 'scale' | 'plan'
+type Kind = 'room' | 'box' | 'charge' | 'spool' | 'hygrometer' | 'scale' | 'heat source' | 'plan'
 const MAKERS: Readonly<Record<string, [Kind, string]>> = {
   'room.made': ['room', 'roomId'],
   'box.made': ['box', 'boxId'],
@@ -10,6 +10,7 @@ const MAKERS: Readonly<Record<string, [Kind, string]>> = {
   'spool.made': ['spool', 'spoolId'],
   'instrument.made': ['hygrometer', 'instrumentId'],
   'scale.made': ['scale', 'scaleId'],
+  'heatSource.made': ['heat source', 'heatSourceId'],
   'plan.made': ['plan', 'planId'],
 }
 const WORD: Readonly<Record<Kind, string>> = {
@@ -19,6 +20,7 @@ const WORD: Readonly<Record<Kind, string>> = {
   spool: 'spool',
   hygrometer: 'hygrometer',
   scale: 'scale',
+  'heat source': 'heat source',
   plan: 'plan',
 }
 const A_MINUTE_MS = 60_000

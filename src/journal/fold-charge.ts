@@ -68,9 +68,9 @@ function onCharge(
       return null
     }
     case 'charge.heated': {
-      const { temperatureC, hours, oven, roomId } = entry.payload
+      const { temperatureC, hours, oven, roomId, heatSourceId = null } = entry.payload
       if (roomId !== null && !state.rooms.has(roomId)) return state.says.unknown('room', roomId, placed)
-      charge.heatings.push({ id: entry.id, atMs, temperatureC, hours, oven, roomId })
+      charge.heatings.push({ id: entry.id, atMs, temperatureC, hours, oven, roomId, heatSourceId })
       return null
     }
     case 'charge.looked':

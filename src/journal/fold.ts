@@ -24,6 +24,7 @@ export function foldPlaced(placed: readonly Placed[]): State {
     spools: new Map(),
     instruments: new Map(),
     scales: new Map(),
+    heatSources: new Map(),
     plans: new Map(),
     checks: [],
     readings: [],
@@ -101,6 +102,34 @@ function apply(state: Building, placed: Placed): Problem | null {
       return change(state, state.scales, 'scale', entry.payload.scaleId, entry.payload, placed)
     case 'scale.retired':
       return change(state, state.scales, 'scale', entry.payload.scaleId, { retiredMs: atMs }, placed)
+    case 'heatSource.made': {
+      const made = { ...entry.payload, measured: [], retiredMs: null }
+      return make(state, state.heatSources, 'heat source', made.heatSourceId, made, placed)
+    }
+    case 'heatSource.changed':
+      return change(
+        state,
+        state.heatSources,
+        'heat source',
+        entry.payload.heatSourceId,
+        entry.payload,
+        placed,
+      )
+    case 'heatSource.measured': {
+      const { heatSourceId, ...found } = entry.payload
+      const others = state.heatSources.get(heatSourceId)?.measured ?? []
+      const measured = [...others.filter(one => one.dialC !== found.dialC), { ...found, atMs }]
+      return change(state, state.heatSources, 'heat source', heatSourceId, { measured }, placed)
+    }
+    case 'heatSource.retired':
+      return change(
+        state,
+        state.heatSources,
+        'heat source',
+        entry.payload.heatSourceId,
+        { retiredMs: atMs },
+        placed,
+      )
     case 'plan.made': {
       const made = { ...entry.payload, madeMs: atMs, retiredMs: null }
       return make(state, state.plans, 'plan', made.planId, made, placed)

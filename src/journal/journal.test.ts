@@ -7,6 +7,7 @@ import { ENTRY_KINDS, newestVersion, readEntry, UPGRADERS, type EntryKind } from
 import { VERSION_1 } from '#testing/fixtures/version-1.ts'
 import { VERSION_2 } from '#testing/fixtures/version-2.ts'
 import { VERSION_3 } from '#testing/fixtures/version-3.ts'
+import { VERSION_4 } from '#testing/fixtures/version-4.ts'
 import { fold } from './fold.ts'
 import { instrumentFor } from './instruments.ts'
 import { inShelfOrder } from './shelf-order.ts'
@@ -39,7 +40,12 @@ const shelf = [
 ]
 
 describe('entries', () => {
-  const FROZEN: Readonly<Record<string, Record<string, unknown>>>[] = [VERSION_1, VERSION_2, VERSION_3]
+  const FROZEN: Readonly<Record<string, Record<string, unknown>>>[] = [
+    VERSION_1,
+    VERSION_2,
+    VERSION_3,
+    VERSION_4,
+  ]
   const asEntry = (kind: string, version: number, payload: Record<string, unknown>) => ({
     id: 'e',
     kind,
@@ -81,6 +87,9 @@ describe('entries', () => {
   const STEPS: Readonly<Record<string, Record<string, unknown>>> = {
     'box.made 1': {},
     'box.changed 1': {},
+    'charge.made 3': {},
+    'charge.changed 3': {},
+    'charge.heated 3': {},
     'charge.made 2': {},
     'charge.changed 2': {},
     'charge.heated 2': {},
@@ -197,7 +206,8 @@ describe('fold', () => {
             state.spools.size +
             state.instruments.size +
             state.scales.size +
-            state.plans.size
+            state.plans.size +
+            state.heatSources.size
           // every entry that makes a thing or a reading has made it, or stands among the contradictions: none is lost
           const makes = acts.flatMap(act => act.entries).filter(({ kind }) => /\.(made|taken)$/.test(kind))
           const refused = new Set(state.contradictions.map(({ entryId }) => entryId))

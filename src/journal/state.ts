@@ -9,6 +9,8 @@ import type { Unread } from '#records/picklists.ts'
 import type { Plan } from '#records/kinds/plan.ts'
 import type { ReadingPayload } from '#records/kinds/reading.ts'
 import type { Room } from '#records/kinds/room.ts'
+import type { HeatMeasured } from '#core/renewal/heat-source.ts'
+import type { HeatSourceMade } from '#records/kinds/heat-source.ts'
 import type { Scale } from '#records/kinds/scale.ts'
 import type { Spool, Whereabouts } from '#records/kinds/spool.ts'
 
@@ -76,16 +78,21 @@ export interface PlanRecord extends Plan, Retirable {
   readonly madeMs: number
 }
 export interface ScaleRecord extends Scale, Retirable {}
+export interface HeatSourceRecord extends HeatSourceMade, Retirable {
+  /** One for each setting, the last one found. */
+  readonly measured: readonly (HeatMeasured & { readonly atMs: number })[]
+}
 export interface ChargeRecord extends Charge {
   readonly madeMs: number
   readonly stays: Stay[]
   readonly heatings: {
     readonly id: string
     readonly atMs: number
-    readonly temperatureC: number
+    readonly temperatureC: number | null
     readonly hours: number
     readonly oven: Oven
     readonly roomId: string | null
+    readonly heatSourceId: string | null
   }[]
   readonly looks: { readonly id: string; readonly atMs: number; readonly colour: BeadColour }[]
   readonly retiredMs: number | null
@@ -128,6 +135,7 @@ export interface State {
   readonly spools: ReadonlyMap<string, SpoolRecord>
   readonly instruments: ReadonlyMap<string, InstrumentRecord>
   readonly scales: ReadonlyMap<string, ScaleRecord>
+  readonly heatSources: ReadonlyMap<string, HeatSourceRecord>
   readonly plans: ReadonlyMap<string, PlanRecord>
   /** In order of time. */
   readonly checks: readonly CheckRecord[]

@@ -2,6 +2,7 @@ import * as v from 'valibot'
 import { idField, instantField } from './fields.ts'
 import { boxKinds, boxUpgraders } from './kinds/box.ts'
 import { chargeKinds, chargeUpgraders } from './kinds/charge.ts'
+import { heatSourceKinds } from './kinds/heat-source.ts'
 import { instrumentKinds } from './kinds/instrument.ts'
 import { planKinds } from './kinds/plan.ts'
 import { readingKinds } from './kinds/reading.ts'
@@ -17,6 +18,7 @@ export const ENTRY_KINDS = {
   ...chargeKinds,
   ...spoolKinds,
   ...instrumentKinds,
+  ...heatSourceKinds,
   ...readingKinds,
   ...scaleKinds,
   ...planKinds,

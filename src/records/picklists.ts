@@ -1,8 +1,10 @@
 import type { ArrangementKind } from '#core/build/arrangement.ts'
 import type { RodMaterial } from '#core/build/rod.ts'
+import type { HeatSourceKind } from '#core/renewal/heat-source.ts'
 import type { SealMethod } from '#core/build/seal-test.ts'
 import type { WallName } from '#core/build/wall-place.ts'
 import type { ContainerKind } from '#core/container/container.ts'
+import type { HolderBody } from '#core/renewal/heat-limits.ts'
 import type { HolderKind } from '#core/container/holder.ts'
 import type { LidKind } from '#core/container/lid.ts'
 import type { WallMaterial } from '#core/container/wall.ts'
@@ -114,6 +116,30 @@ export const SPOOL_CLASS_LIST = [
   'large',
 ] as const satisfies readonly SpoolClassId[]
 export const SEAL_METHOD_LIST = ['weighed', 'rise', 'fall'] as const satisfies readonly SealMethod[]
+export const HEAT_SOURCE_LIST = [
+  'electric',
+  'gas',
+  'microwave',
+  'dryer',
+  'dehydrator',
+  'own heater',
+  'sun',
+  'printer bed',
+] as const satisfies readonly HeatSourceKind[]
+/** What a holder is made of, as far as heat minds. */
+export const HOLDER_BODY_LIST = [
+  'metal',
+  'glass',
+  'paper',
+  'fleece',
+  'foil',
+  'printed PLA',
+  'printed PETG',
+  'printed ABS',
+  'printed PC',
+  'printed PA',
+  'moulded plastic',
+] as const satisfies readonly HolderBody[]
 export const ROD_LIST = ['steel', 'aluminium', 'wood', 'printed'] as const satisfies readonly RodMaterial[]
 /** Walls a hole may be in. */
 export const BUILD_WALL_LIST = [

@@ -22,6 +22,7 @@ import {
   type SpoolModel,
 } from '../model/box-model.ts'
 import type { Surroundings } from '../network/network.ts'
+import { MICROWAVED_G_PER_G } from '../renewal/after-heating.ts'
 import { loadingAfterHeatGPerG } from '../renewal/loading-after-heat.ts'
 import { usualRenewalC } from '../renewal/ways.ts'
 import { courseSurroundings, roomCourse, type RoomCourse } from '../room/climate.ts'
@@ -90,6 +91,8 @@ export function freshLoadingGPerG(
     values.residueGPerG,
   )
 }
+const microwavedGPerG = ({ laterShare }: DrawValues): number =>
+  MICROWAVED_G_PER_G.low + (MICROWAVED_G_PER_G.high - MICROWAVED_G_PER_G.low) * laterShare
 /** What is new says nothing of the air it stood in. */
 const ANY_AIR = { relativeHumidityPercent: 50, temperatureC: 20 }
 
@@ -120,14 +123,16 @@ function chargeModel(
       atS: heating.atS,
       waterG:
         heating.leftWaterG === undefined
-          ? freshLoadingGPerG(
-              charge,
-              values,
-              surroundings,
-              heating.atS,
-              heating.temperatureC,
-              heating.airVapourPressurePa,
-            ) *
+          ? (heating.temperatureC === null
+              ? microwavedGPerG(values)
+              : freshLoadingGPerG(
+                  charge,
+                  values,
+                  surroundings,
+                  heating.atS,
+                  heating.temperatureC,
+                  heating.airVapourPressurePa,
+                )) *
             dryMassG *
             capacityFactor
           : // what the scale took for water is less where the beads are heavier than told

@@ -85,7 +85,8 @@ export interface ChargeFacts extends Stay {
 
 export interface HeatingFacts {
   readonly atS: Seconds
-  readonly temperatureC: number
+  /** At the beads; null where nobody can say, as in a microwave: it leaves anything within a wide range. */
+  readonly temperatureC: number | null
   /** Vapour pressure of the air the oven drew in; left out: the room's of the box, at that time. */
   readonly airVapourPressurePa?: Pascal
   /** Water the scale found afterwards, over the dry mass as told; it wins over the isotherm. */

@@ -12,6 +12,9 @@ const REAL_GEL_KEEPS_G_PER_G = { least: 0.002, most: 0.02 }
 export const ovenVapourPressurePa = (roomVapourPressurePa: Pascal, oven: string): Pascal =>
   oven === 'gas' ? Math.max(roomVapourPressurePa, GAS_FLAME_PA) : roomVapourPressurePa
 
+/** What a microwave leaves in gel once the steam has stopped; no temperature tells it. Common practice, from memory. */
+export const MICROWAVED_G_PER_G = { low: 0.01, high: 0.08 } as const
+
 export interface AfterHeating {
   readonly loadingGPerG: GramsPerGram
   /** With what real gel keeps beyond the isotherm, least and most. */

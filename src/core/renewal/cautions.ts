@@ -37,7 +37,8 @@ const mayBeBlue = (step: Step): boolean =>
   'indicator' in step && (step.indicator === 'blue' || step.indicator === 'unknown')
 const handles = (step: Step, kind: DesiccantKind | 'sieve'): boolean =>
   'desiccant' in step && (step.desiccant === kind || (kind === 'sieve' && step.desiccant.startsWith('sieve')))
-const isOven = (step: Step): boolean => heats(step) && step.oven !== 'microwave' && step.oven !== 'own heater'
+const isOven = (step: Step): boolean =>
+  heats(step) && ['electric', 'gas', 'dryer', 'dehydrator', 'unknown'].includes(step.oven)
 const HURTS: readonly string[] = [
   'lithium chloride',
   'potassium carbonate',
@@ -100,7 +101,12 @@ export const CAUTIONS: readonly Caution[] = [
   {
     id: 'dryer',
     text: 'Never bypass a dryer’s thermostat or thermal fuse, never block its vents, do not leave an altered heater alone. Mains work is for a licensed electrician.',
-    at: step => heats(step) && (step.oven === 'dryer' || step.oven === 'unknown'),
+    at: step => heats(step) && ['dryer', 'dehydrator', 'unknown'].includes(step.oven),
+  },
+  {
+    id: 'bed',
+    text: 'A printer’s bed is no oven: stay with it, nothing that burns or melts over it, and mind that tray and bed look cold.',
+    at: step => heats(step) && step.oven === 'printer bed',
   },
   {
     id: 'packet',

@@ -60,6 +60,13 @@ const STEPS: readonly (readonly [string, Step, readonly string[]])[] = [
   ['blue beads in an oven', heat({ indicator: 'blue' }), [...ALWAYS_IN_AN_OVEN, 'cobalt']],
   ['a gas oven', heat({ oven: 'gas' }), [...ALWAYS_IN_AN_OVEN, 'gas-oven']],
   ['a dryer', heat({ oven: 'dryer' }), [...ALWAYS_IN_AN_OVEN, 'dryer']],
+  ['a dehydrator', heat({ oven: 'dehydrator' }), [...ALWAYS_IN_AN_OVEN, 'dryer']],
+  ['the sun', heat({ oven: 'sun', temperatureC: 45 }), ['dye', 'electronics-out', 'cool-covered', 'swallow']],
+  [
+    'a printer bed',
+    heat({ oven: 'printer bed', temperatureC: 80 }),
+    ['dye', 'electronics-out', 'cool-covered', 'bed', 'swallow'],
+  ],
   ['packets', heat({ holder: 'packet' }), [...ALWAYS_IN_AN_OVEN, 'packet']],
   [
     'sieve in a furnace',

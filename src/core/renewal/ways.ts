@@ -4,7 +4,17 @@ import { DESICCANTS, usualHeatingC, type DesiccantKind } from '../desiccant/cata
 import { PLUG_IN_UNIT } from '../desiccant/plug-in-unit.ts'
 
 /** What heats a charge; a gas flame brings its own water, a plug-in unit its own heater. */
-export const OVEN_KINDS = ['electric', 'gas', 'dryer', 'microwave', 'own heater', 'unknown'] as const
+export const OVEN_KINDS = [
+  'electric',
+  'gas',
+  'dryer',
+  'dehydrator',
+  'microwave',
+  'own heater',
+  'sun',
+  'printer bed',
+  'unknown',
+] as const
 export type OvenKind = (typeof OVEN_KINDS)[number]
 
 /** How a charge can be renewed by heat. */
@@ -42,7 +52,7 @@ export function heatWay(charge: {
   const usualC = usualHeatingC(charge.desiccant)!
   if (gel)
     return {
-      ovens: ['electric', 'gas', 'dryer', 'microwave', 'unknown'],
+      ovens: ['electric', 'gas', 'dryer', 'dehydrator', 'microwave', 'sun', 'printer bed', 'unknown'],
       usualC,
       usualHours: 2,
       notAtHome: null,

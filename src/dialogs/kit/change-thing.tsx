@@ -26,6 +26,7 @@ const RETIRE_WORDS: Readonly<Record<Wanted['kind'], string>> = {
   box: 'This box is gone',
   room: 'This room is gone',
   scale: 'It is gone',
+  'heat source': 'It is gone',
 }
 /** Asked when something begins, not each time it is looked at. */
 const NOT_AGAIN = ['count', 'openedOn', 'driedOn']

@@ -21,6 +21,7 @@ const BY_HAND: readonly (readonly [WantedKind, string])[] = [
   ['display', 'a display'],
   ['box', 'a box'],
   ['scale', 'a scale'],
+  ['heat source', 'an oven'],
   ['room', 'a room'],
 ]
 

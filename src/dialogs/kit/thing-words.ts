@@ -1,5 +1,6 @@
 import { CONTAINERS } from '#core/container/container.ts'
 import { HOLDERS } from '#core/container/holder.ts'
+import { HEAT_SOURCES } from '#core/renewal/heat-source.ts'
 import { LIDS } from '#core/container/lid.ts'
 import { DESICCANTS } from '#core/desiccant/catalogue.ts'
 import { CLIMATES } from '#core/room/climate.ts'
@@ -116,6 +117,11 @@ export function saidParts(
         ...(wanted.fillLineG === null
           ? []
           : [', full at ', part('fillLineG', measures.weight.text(wanted.fillLineG))]),
+        ...(wanted.body === null ? [] : [', of ', part('body', wanted.body)]),
+        ...(wanted.saysC === null
+          ? []
+          : [', says ', part('saysC', measures.temperature.text(wanted.saysC).replace('.0', ''))]),
+        ...(wanted.saysHours === null ? [] : [' for ', part('saysHours', `${wanted.saysHours}${THIN}h`)]),
         ...place(wanted.place),
       ]
     case 'display':
@@ -156,6 +162,22 @@ export function saidParts(
         ', ',
         part('climate', CLIMATES[wanted.climate].name),
       ]
+    case 'heat source': {
+      const { temperature } = measures
+      return [
+        part('source', HEAT_SOURCES[wanted.source].name),
+        ' named ',
+        part('name', wanted.name),
+        ...(wanted.lowestC === null ? [] : [', from ', part('lowestC', temperature.text(wanted.lowestC))]),
+        ...(wanted.highestC === null
+          ? []
+          : [', up to ', part('highestC', temperature.text(wanted.highestC))]),
+        ...(wanted.watts === null ? [] : [', ', part('watts', `${wanted.watts}${THIN}W`)]),
+        ...(wanted.trays === null
+          ? []
+          : [', ', part('trays', wanted.trays === 1 ? 'one tray' : `${countText(wanted.trays)} trays`)]),
+      ]
+    }
     case 'scale':
       return [
         'a scale named ',

@@ -4,14 +4,15 @@ import { LIDS } from '#core/container/lid.ts'
 import { DESICCANTS } from '#core/desiccant/catalogue.ts'
 import { SPOOL_CLASSES } from '#core/filament/spool-class.ts'
 import { MATERIAL_IDS } from '#core/filament/material.ts'
+import { HEAT_SOURCES } from '#core/renewal/heat-source.ts'
 import { CLIMATES } from '#core/room/climate.ts'
 import { FILAMENT_HUES } from '#draw/palette.ts'
 import type { WantedKind } from '#formats/quick/wanted.ts'
-import { SPOOL_BODY_LIST, WALL_LIST } from '#records/picklists.ts'
+import { HOLDER_BODY_LIST, SPOOL_BODY_LIST, WALL_LIST } from '#records/picklists.ts'
 
 type Choices = readonly (readonly [string, string])[]
 interface Numeric {
-  readonly in: 'number' | 'whole' | 'percent' | 'weight' | 'length'
+  readonly in: 'number' | 'whole' | 'percent' | 'weight' | 'length' | 'temperature'
   readonly min: number
   readonly max: number
 }
@@ -186,6 +187,27 @@ export const WANTED_FIELDS: Readonly<Record<WantedKind, readonly WantedField[]>>
       optional: true,
       remedy: 'take it from the pack, or leave it empty.',
     },
+    {
+      key: 'body',
+      label: 'Its holder is of',
+      as: { choices: [['', 'don’t know'], ...same(HOLDER_BODY_LIST)] },
+      optional: true,
+      remedy: pick,
+    },
+    {
+      key: 'saysC',
+      label: 'Its maker prints, heat to',
+      as: { in: 'temperature', min: 30, max: 350 },
+      optional: true,
+      remedy: 'read it off the packet, or leave it empty.',
+    },
+    {
+      key: 'saysHours',
+      label: 'And for, hours',
+      as: { in: 'number', min: 0.05, max: 72 },
+      optional: true,
+      remedy: 'read it off the packet, or leave it empty.',
+    },
   ],
   display: [
     name('display'),
@@ -249,6 +271,72 @@ export const WANTED_FIELDS: Readonly<Record<WantedKind, readonly WantedField[]>>
     },
   ],
   room: [name('room'), { key: 'climate', label: 'Its air', as: { choices: named(CLIMATES) }, remedy: pick }],
+  'heat source': [
+    { key: 'source', label: 'What it is', as: { choices: named(HEAT_SOURCES) }, remedy: pick },
+    name('heat source'),
+    {
+      key: 'lowestC',
+      label: 'Lowest setting',
+      as: { in: 'temperature', min: 30, max: 350 },
+      optional: true,
+      remedy: 'read it off the dial, or leave it empty.',
+    },
+    {
+      key: 'highestC',
+      label: 'Highest setting',
+      as: { in: 'temperature', min: 30, max: 350 },
+      optional: true,
+      remedy: 'read it off the dial, or leave it empty.',
+    },
+    {
+      key: 'watts',
+      label: 'Draws, W',
+      as: { in: 'number', min: 0, max: 20_000 },
+      optional: true,
+      remedy: 'it is on its plate.',
+    },
+    {
+      key: 'trays',
+      label: 'Trays at once',
+      as: { in: 'whole', min: 1, max: 40 },
+      optional: true,
+      remedy: 'at least one: count what fits with air between.',
+    },
+    {
+      key: 'trayAreaCm2',
+      label: 'One tray, cm²',
+      as: { in: 'number', min: 10, max: 20_000 },
+      optional: true,
+      remedy: 'length times width, in centimetres.',
+    },
+    {
+      key: 'trayDepthMm',
+      label: 'Its depth',
+      as: { in: 'length', min: 2, max: 500 },
+      optional: true,
+      remedy: 'measure its rim.',
+    },
+    {
+      key: 'pricePerKwh',
+      label: 'A kilowatt hour costs',
+      as: { in: 'number', min: 0, max: 10_000 },
+      optional: true,
+      remedy: 'in the money of your preferences, or leave it empty.',
+    },
+    {
+      key: 'food',
+      label: 'Food is cooked in it',
+      as: {
+        choices: [
+          ['', 'as is usual for it'],
+          ['yes', 'yes'],
+          ['no', 'no, never again'],
+        ],
+      },
+      optional: true,
+      remedy: pick,
+    },
+  ],
   scale: [
     name('scale'),
     {

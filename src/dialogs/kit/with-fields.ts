@@ -14,7 +14,7 @@ const plain: Measure<number> = {
 export function measureOf(field: WantedField, measures: Measures): Measure<number> | null {
   if (typeof field.as !== 'object' || 'choices' in field.as) return null
   const { in: unit } = field.as
-  if (unit === 'weight' || unit === 'length') return measures[unit]
+  if (unit === 'weight' || unit === 'length' || unit === 'temperature') return measures[unit]
   return unit === 'percent' ? { ...plain, unit: '%' } : plain
 }
 
@@ -70,6 +70,11 @@ export function withFields(
         errors['grossG'] =
           `With the spool it must weigh more than the empty spool, ${measures.weight.text(emptyG)}: type what the scale shows.`
     }
+  }
+  if (wanted.kind === 'heat source') {
+    const { lowestC, highestC } = fields as { lowestC: number | null; highestC: number | null }
+    if (lowestC !== null && highestC !== null && lowestC > highestC && !errors['lowestC'])
+      errors['lowestC'] = 'Lowest setting is above the highest: type the lower of the two here.'
   }
   return Object.keys(errors).length > 0
     ? { ok: false, errors }

@@ -4,6 +4,7 @@ import { useState } from 'react'
 import * as v from 'valibot'
 import { DESICCANTS } from '#core/desiccant/catalogue.ts'
 import { cautionsAt } from '#core/renewal/cautions.ts'
+import { MICROWAVED_G_PER_G } from '#core/renewal/after-heating.ts'
 import { heatWay } from '#core/renewal/ways.ts'
 import { scaleStepG } from '#journal/scales.ts'
 import { heatingField } from '#records/fields.ts'
@@ -30,9 +31,12 @@ import hand from '#ui/hand.module.css'
 const OVEN_WORDS: Readonly<Record<Oven, string>> = {
   electric: 'electric oven',
   gas: 'gas oven',
-  dryer: 'filament or food dryer',
+  dryer: 'filament dryer',
+  dehydrator: 'food dehydrator',
   microwave: 'microwave',
   'own heater': 'its own heater, plugged in',
+  sun: 'the sun',
+  'printer bed': 'printer bed',
   unknown: 'something else',
 }
 export const INDICATOR_WORDS: Readonly<Record<Indicator, string>> = {
@@ -73,6 +77,7 @@ export default function RenewDialog({
         isGel && charge.holder !== 'plug-in unit' ? 110 : (way?.usualC ?? 110),
       ),
       hours: String(way?.usualHours ?? 2),
+      minutes: '8',
       roomId: boxRoomId ?? rooms[0]?.roomId ?? '',
       before: NOT_WEIGHED,
       after: NOT_WEIGHED,
@@ -91,7 +96,11 @@ export default function RenewDialog({
   const submit = form.onKeep(renewal => {
     const boxName = charge.boxId === null ? charge.name : (state.boxes.get(charge.boxId)?.name ?? charge.name)
     const done =
-      renewal.how === 'heated' ? `heated, ${measures.temperature.text(renewal.temperatureC)}` : 'replaced'
+      renewal.how === 'replaced'
+        ? 'replaced'
+        : renewal.temperatureC === null
+          ? 'heated in the microwave'
+          : `heated, ${measures.temperature.text(renewal.temperatureC)}`
     write.mutate(
       {
         what: `${boxName}: beads ${done}`,
@@ -144,21 +153,38 @@ export default function RenewDialog({
               data={(way?.ovens ?? []).map(value => ({ value, label: OVEN_WORDS[value] }))}
               {...form.getInputProps('oven')}
             />
-            <div className={hand.pair}>
-              <TextInput
-                label={`At, ${measures.temperature.unit}`}
-                inputMode="decimal"
-                autoComplete="off"
-                data-autofocus
-                {...form.getInputProps('temperature')}
-              />
-              <TextInput
-                label="For, hours"
-                inputMode="decimal"
-                autoComplete="off"
-                {...form.getInputProps('hours')}
-              />
-            </div>
+            {oven === 'microwave' ? (
+              <>
+                <TextInput
+                  label="For, minutes, all steps together"
+                  inputMode="decimal"
+                  autoComplete="off"
+                  {...form.getInputProps('minutes')}
+                />
+                <p className={hand.aside} data-part="microwaved">
+                  No thermometer tells what a microwave leaves: anything from{' '}
+                  {measures.water.bare(MICROWAVED_G_PER_G.low * charge.dryMassG)} to{' '}
+                  {measures.water.text(MICROWAVED_G_PER_G.high * charge.dryMassG)} of water. Weigh them when
+                  they are cool, and it is known.
+                </p>
+              </>
+            ) : (
+              <div className={hand.pair}>
+                <TextInput
+                  label={`At, ${measures.temperature.unit}`}
+                  inputMode="decimal"
+                  autoComplete="off"
+                  data-autofocus
+                  {...form.getInputProps('temperature')}
+                />
+                <TextInput
+                  label="For, hours"
+                  inputMode="decimal"
+                  autoComplete="off"
+                  {...form.getInputProps('hours')}
+                />
+              </div>
+            )}
             {rooms.length > 1 && (
               <NativeSelect
                 label="In the air of"
@@ -166,7 +192,7 @@ export default function RenewDialog({
                 {...form.getInputProps('roomId')}
               />
             )}
-            {room && v.is(heatingField, temperatureC) && (
+            {room && oven !== 'microwave' && v.is(heatingField, temperatureC) && (
               <AfterLine
                 state={state}
                 charge={charge}

@@ -8,7 +8,8 @@ import type { Weight } from '#session/move-drafts.ts'
 export type Renewal =
   | {
       readonly how: 'heated'
-      readonly temperatureC: number
+      /** null: a microwave, where no thermometer tells. */
+      readonly temperatureC: number | null
       readonly hours: number
       readonly oven: Oven
       readonly roomId: string

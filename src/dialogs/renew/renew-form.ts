@@ -17,6 +17,7 @@ export interface RenewForm {
   readonly oven: Oven
   readonly temperature: string
   readonly hours: string
+  readonly minutes: string
   readonly roomId: string
   readonly before: WeightText
   readonly after: WeightText
@@ -44,14 +45,20 @@ export function checkRenewal(
     weights[field] = read.weight
   }
   if (form.how === 'heated') {
-    const temperatureC = temperature.parse(form.temperature)
-    if (!v.is(heatingField, temperatureC))
+    const isMicrowave = form.oven === 'microwave'
+    // no thermometer stands a microwave: what it leaves is told by the scale, or by nothing
+    const temperatureC = isMicrowave ? null : temperature.parse(form.temperature)
+    if (temperatureC !== null && !v.is(heatingField, temperatureC))
       return refused({
         temperature: `Heating temperature is a number from ${within(temperature, bounds.heatingC)}: type what was measured, or what the dial said.`,
       })
-    const hours = parseDecimal(form.hours)
+    const hours = isMicrowave ? parseDecimal(form.minutes) / 60 : parseDecimal(form.hours)
     if (!v.is(ENTRY_KINDS['charge.heated'].entries.hours, hours))
-      return refused({ hours: 'Hours are a number from 0.05 to 72: type how long it was at that heat.' })
+      return refused(
+        isMicrowave
+          ? { minutes: 'Minutes are a number from 1 to 4000: type how long it ran, all steps together.' }
+          : { hours: 'Hours are a number from 0.01 to 72: type how long it was at that heat.' },
+      )
     const { oven, roomId } = form
     return { ok: true, kept: { how: 'heated', temperatureC, hours, oven, roomId, ...weights } }
   }

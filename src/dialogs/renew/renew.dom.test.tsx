@@ -107,7 +107,7 @@ describe('renewing', () => {
   })
   test.each([
     ['At, °C', '900', /Heating temperature is a number from 30 to 350 °C/],
-    ['For, hours', '0', /Hours are a number from 0.05 to 72/],
+    ['For, hours', '0', /Hours are a number from 0.01 to 72/],
   ])('%s %s is refused with what to do', async (label, value, message) => {
     const store = await open()
     type(label, value)

@@ -4,6 +4,7 @@ import {
   DESICCANT_WORDS,
   DISPLAY_WORD,
   FINISH,
+  HEAT_WORDS,
   HOLDER_WORDS,
   MATERIAL_WORDS,
   ROOM_WORD,
@@ -47,6 +48,7 @@ function kindOf(clause: string): { kind: WantedKind | null; isOnlyHolder: boolea
   const isBox = text.hasOneOf(CONTAINER_WORDS)
   if (isBox && !/\bcard ?board box\b/i.test(clause)) return { kind: 'box', isOnlyHolder: false }
   if (text.hasOneOf(MATERIAL_WORDS)) return { kind: 'spool', isOnlyHolder: false }
+  if (text.hasOneOf(HEAT_WORDS)) return { kind: 'heat source', isOnlyHolder: false }
   if (text.find(SCALE_WORD)) return { kind: 'scale', isOnlyHolder: false }
   if (hasHolder) return { kind: 'charge', isOnlyHolder: true }
   if (text.find(ROOM_WORD)) return { kind: 'room', isOnlyHolder: false }
@@ -68,6 +70,7 @@ export function piecesOf(sentence: string): Piece[] {
       last !== undefined &&
       !isSameAgain &&
       (kind === null ||
+        (last.kind === 'heat source' && isOnlyHolder && /trays?|racks?/i.test(clause)) ||
         (kind === 'charge' && last.kind === 'charge' && isOnlyHolder && !hasHolder(last.text)) ||
         (kind === 'box' && last.kind === 'box' && isAnyBox(last.text)))
     if (goesOn) last.text += ` , ${clause}`

@@ -2,8 +2,9 @@ import { DESICCANTS } from '#core/desiccant/catalogue.ts'
 import { PLUG_IN_UNIT } from '#core/desiccant/plug-in-unit.ts'
 import { gramsOf, takeAnyWeight, takeLitres, takeWeight, WEIGHT } from './amounts.ts'
 import { takePlace } from './places.ts'
-import { COUNT, numberOf, type Text } from './text.ts'
-import { DESICCANT_WORDS, HOLDER_WORDS } from './vocabulary.ts'
+import { celsiusFromFahrenheit } from '#units/temperature.ts'
+import { COUNT, NUMBER, numberOf, type Text } from './text.ts'
+import { BODY_WORDS, DESICCANT_WORDS, HOLDER_WORDS } from './vocabulary.ts'
 import type { Ask, ChargeWanted, QuickContext, Understood } from './wanted.ts'
 
 const PIECES = 'packets?|sachets?|packs?|pouch(?:es)?|bags?|pieces?|canisters?|trays?'
@@ -20,6 +21,8 @@ export function readCharge(text: Text, context: QuickContext): Understood {
   asks.push(...(place?.asks ?? []))
   const tareG = takeWeight(text, 'empty(?: holder| canister| tray)?|tare|holder weighs', 'empty|tare|holder')
   const fillLineG = takeWeight(text, 'fill line|full (?:at|after)|takes(?: up)?', 'fill line|of water')
+  const body = text.takeOneOf(BODY_WORDS)
+  const says = takeSaid(text)
   const fresh = freshnessOf(text)
   // how many of what size, before the words that name them are taken
   const named = text.findOneOf(HOLDER_WORDS)?.[1] ?? null
@@ -44,6 +47,9 @@ export function readCharge(text: Text, context: QuickContext): Understood {
   if (holder) told.add('holder')
   if (colour) told.add('indicator')
   if (fresh) told.add('freshness')
+  if (body) told.add('body')
+  if (says) told.add('saysC')
+  if (says?.saysHours) told.add('saysHours')
   for (const [field, value] of Object.entries({ tareG, fillLineG })) if (value !== null) told.add(field)
   let { gramsEach } = amount
   if (gramsEach !== null) told.add('gramsEach')
@@ -77,9 +83,26 @@ export function readCharge(text: Text, context: QuickContext): Understood {
     freshness: fresh ?? 'unknown',
     tareG,
     fillLineG,
+    body,
+    saysC: says?.saysC ?? null,
+    saysHours: says?.saysHours ?? null,
     place: place?.place ?? 'away',
   }
   return { wanted, told, asks }
+}
+
+/** "says 250 °F", "printed on it 120 °C for 2 h": the maker's own instruction; without a scale it is asked of no one, since 250 is hardly ever °C. */
+function takeSaid(text: Text): { readonly saysC: number; readonly saysHours: number | null } | null {
+  const found = text.take(
+    new RegExp(
+      `(?:says?|prints?|printed(?: on it)?|instructions?|at) (${NUMBER})\\s*(?:°|degrees?)?\\s*([cf])`,
+    ),
+  )
+  if (!found) return null
+  const degrees = numberOf(found[1]!)
+  const saysC = /f/i.test(found[2]!) ? Math.round(celsiusFromFahrenheit(degrees) * 10) / 10 : degrees
+  const hours = text.take(new RegExp(`(?:for )?(${NUMBER})\\s*(?:h|hours?|hrs?)`))
+  return { saysC, saysHours: hours ? numberOf(hours[1]!) : null }
 }
 
 const nameOf = (

@@ -25,7 +25,7 @@ export const takeName = (text: Text): string | null => {
     ) ?? text.take(/["“]([^"”]{1,60})["”]/)
   return found?.[1]?.trim() ?? null
 }
-const takeCount = (text: Text): number | null => {
+export const takeCount = (text: Text): number | null => {
   const found = text.take(new RegExp(`(${COUNT})(?=\\s|$)`))
   return found ? numberOf(found[1]!) : null
 }

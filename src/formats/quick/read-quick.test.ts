@@ -24,6 +24,7 @@ function summary({ wanted, told, asks }: Understood): string {
     room: 'climate',
     display: '',
     scale: '',
+    'heat source': 'source',
   }[wanted.kind]
   const skip = new Set([
     'kind',

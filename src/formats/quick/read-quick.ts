@@ -1,4 +1,5 @@
 import { piecesOf, type Piece } from './pieces.ts'
+import { readHeatSource } from './read-heat.ts'
 import { readBox, readDisplay, readRoom, readScale } from './read-others.ts'
 import { readCharge } from './read-charge.ts'
 import { readSpool } from './read-spool.ts'
@@ -7,7 +8,7 @@ import { FILLERS } from './vocabulary.ts'
 import type { QuickContext, Reading, Understood } from './wanted.ts'
 
 const HELP =
-  'Say what it is: a material (PETG teal 1 kg), beads (2 packets 50 g), a display, a box (tote 45 L) or a scale.'
+  'Say what it is: a material (PETG teal 1 kg), beads (2 packets 50 g), a display, a box (tote 45 L), a scale or an oven.'
 const MOST_LETTERS = 500
 const MOST_COUNT = 60
 
@@ -56,6 +57,8 @@ function readPiece(
       return readDisplay(text, context)
     case 'box':
       return readBox(text, context)
+    case 'heat source':
+      return readHeatSource(text)
     case 'scale':
       return readScale(text)
     case 'room':

@@ -4,6 +4,8 @@ import type { LidKind } from '#core/container/lid.ts'
 import type { WallMaterial } from '#core/container/wall.ts'
 import type { DesiccantKind } from '#core/desiccant/catalogue.ts'
 import type { MaterialId } from '#core/filament/material.ts'
+import type { HolderBody } from '#core/renewal/heat-limits.ts'
+import type { HeatSourceKind } from '#core/renewal/heat-source.ts'
 import type { ClimateKind } from '#core/room/climate.ts'
 
 /** Ways people write a thing, each with what it stands for; longer ones first, so that PA6-CF is not read as PA6. */
@@ -184,6 +186,29 @@ export const WALL_WORDS: Words<WallMaterial> = [
 export const DISPLAY_WORD =
   /(?:hygrometers?|hygros?|humidity (?:displays?|sensors?|meters?|gauges?)|displays?|sensors?|thermo-?hygrometers?)/
 export const SCALE_WORD = /(?:(?:kitchen|letter|pocket|digital) )?scales?/
+/** What a holder is made of, as far as heat minds. */
+export const BODY_WORDS: Words<HolderBody> = [
+  [/printed pla/, 'printed PLA'],
+  [/printed petg/, 'printed PETG'],
+  [/printed abs/, 'printed ABS'],
+  [/printed (?:pc|polycarbonate)/, 'printed PC'],
+  [/printed (?:pa|nylon)/, 'printed PA'],
+  [/fleece/, 'fleece'],
+  [/paper/, 'paper'],
+  [/foil/, 'foil'],
+  [/metal|steel|aluminium|aluminum/, 'metal'],
+  [/glass/, 'glass'],
+]
+/** Longer words first: a dehydrator is a dryer, too. */
+export const HEAT_WORDS: Words<HeatSourceKind> = [
+  [/gas ovens?/, 'gas'],
+  [/microwaves?(?: ovens?)?/, 'microwave'],
+  [/(?:food )?dehydrators?|food dryers?|fruit dryers?/, 'dehydrator'],
+  [/(?:heated )?(?:filament |spool )?dryers?|driers?|heated box/, 'dryer'],
+  [/(?:printer|heated|hot) ?beds?/, 'printer bed'],
+  [/(?:the )?sun(?:shine)?/, 'sun'],
+  [/(?:electric |kitchen |toaster |mini |convection )?ovens?/, 'electric'],
+]
 export const ROOM_WORD = /(?:rooms?|cellar|basement|garage|loft|attic|workshop|shed|office|kitchen|study)/
 export const CLIMATE_WORDS: Words<ClimateKind> = [
   [/heated|dry in winter|warm/, 'heated'],

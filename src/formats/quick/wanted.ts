@@ -6,6 +6,8 @@ import type { DesiccantKind } from '#core/desiccant/catalogue.ts'
 import type { Freshness } from '#core/evidence/freshness.ts'
 import type { Wetness } from '#core/evidence/wetness.ts'
 import type { MaterialId } from '#core/filament/material.ts'
+import type { HolderBody } from '#core/renewal/heat-limits.ts'
+import type { HeatSourceKind } from '#core/renewal/heat-source.ts'
 import type { ClimateKind } from '#core/room/climate.ts'
 
 /** Where a thing goes: a box by its id, or a place that is none. 'away': on the peg, in a drawer, put away. */
@@ -49,6 +51,10 @@ export interface ChargeWanted {
   readonly freshness: Freshness
   readonly tareG: number | null
   readonly fillLineG: number | null
+  /** What its holder is made of, and what its maker prints on it. */
+  readonly body: HolderBody | null
+  readonly saysC: number | null
+  readonly saysHours: number | null
   readonly place: WantedPlace
 }
 
@@ -89,7 +95,25 @@ export interface ScaleWanted {
   readonly stepG: number
 }
 
-export type Wanted = SpoolWanted | ChargeWanted | DisplayWanted | BoxWanted | RoomWanted | ScaleWanted
+/** What beads are heated in; null: as is usual for its kind. */
+export interface HeatWanted {
+  readonly kind: 'heat source'
+  readonly count: number
+  readonly name: string
+  readonly source: HeatSourceKind
+  readonly lowestC: number | null
+  readonly highestC: number | null
+  readonly swingC: number | null
+  readonly watts: number | null
+  readonly trays: number | null
+  readonly trayAreaCm2: number | null
+  readonly trayDepthMm: number | null
+  readonly pricePerKwh: number | null
+  readonly food: 'yes' | 'no' | null
+}
+
+export type Wanted =
+  SpoolWanted | ChargeWanted | DisplayWanted | BoxWanted | RoomWanted | ScaleWanted | HeatWanted
 export type WantedKind = Wanted['kind']
 
 /** One field that can be read in more than one way: the first is taken until somebody says otherwise. */

@@ -93,7 +93,10 @@ function eventsOf(view: BoxView, fromMs: number): HistoryEvent[] {
     for (const heating of charge.heatings.filter(({ atMs }) => wasIn(atMs)))
       events.push({
         ms: heating.atMs,
-        text: `oven, ${heating.hours} h at ${heating.temperatureC} °C`,
+        text:
+          heating.temperatureC === null
+            ? `heated in a ${heating.oven}`
+            : `oven, ${heating.hours} h at ${heating.temperatureC} °C`,
         kind: 'heat',
       })
     for (const stay of charge.stays)

@@ -23,6 +23,7 @@ import {
   type CheckTyped,
 } from './check-form.ts'
 import hand from '#ui/hand.module.css'
+import ruled from '#ui/ruled.module.css'
 import css from './displays.module.css'
 import { AIRS, airName } from './air-names.ts'
 
@@ -72,13 +73,13 @@ export function CheckForm({ displays }: { readonly displays: readonly Instrument
           form.setFieldValue('waited', String(waitHours(air)))
         }}
       />
-      <ol className={css.steps}>
+      <ol className={ruled.steps}>
         {howTo(values.air).map(step => (
           <li key={step}>{step}</li>
         ))}
       </ol>
       <Cautions list={cautionsAt({ step: 'check displays', air: values.air })} />
-      <div className={css.pair}>
+      <div className={ruled.pair}>
         <TextInput
           label="Waited, hours"
           inputMode="decimal"

@@ -9,6 +9,7 @@ import { shortDayText } from '#ui/dates.ts'
 import { leftWords, offWords } from '#ui/display-words.ts'
 import { THIN } from '#ui/format.ts'
 import hand from '#ui/hand.module.css'
+import ruled from '#ui/ruled.module.css'
 import css from './displays.module.css'
 
 const FAR_RH = 60
@@ -18,7 +19,7 @@ export function Displays({ displays }: { readonly displays: readonly InstrumentR
   const write = useWriteAct()
   const day = (ms: number) => shortDayText(ms, nowMs, maker.zone)
   return (
-    <table className={css.displays}>
+    <table className={`${ruled.table} ${css.displays}`}>
       <thead>
         <tr>
           <th scope="col">Display</th>

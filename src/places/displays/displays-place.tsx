@@ -5,6 +5,7 @@ import { displayErrorAt } from '#journal/true-readings.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
 import hand from '#ui/hand.module.css'
+import ruled from '#ui/ruled.module.css'
 import css from './displays.module.css'
 import { CheckForm } from './check-sheet.tsx'
 import { Checks } from './checks-so-far.tsx'
@@ -42,7 +43,7 @@ export default function DisplaysPlace() {
           >
             Enter a check
           </button>
-          <div className={css.two}>
+          <div className={ruled.two}>
             <section aria-labelledby="how-far">
               <h2 id="how-far">How far off</h2>
               <Rail displays={displays} />

@@ -2,7 +2,14 @@ import { DESICCANTS } from '#core/desiccant/catalogue.ts'
 import { HOLDERS } from '#core/container/holder.ts'
 import { LIDS } from '#core/container/lid.ts'
 import { MATERIAL_IDS } from '#core/filament/material.ts'
-import { CHECK_AIR_LIST, SPOOL_BODY_LIST, UNREAD_LIST, WALL_LIST } from '#records/picklists.ts'
+import { HEAT_SOURCES } from '#core/renewal/heat-source.ts'
+import {
+  CHECK_AIR_LIST,
+  HOLDER_BODY_LIST,
+  SPOOL_BODY_LIST,
+  UNREAD_LIST,
+  WALL_LIST,
+} from '#records/picklists.ts'
 import { CLIMATES } from '#core/room/climate.ts'
 import type { Entry } from '#records/entry.ts'
 import { BEAD_COLOURS, FRESHNESS, INDICATORS, OVENS } from '#records/kinds/charge.ts'
@@ -53,6 +60,8 @@ const CHARGE: readonly EntryField[] = [
   { key: 'pieces', label: 'Pieces', as: 'number', ifTold: true },
   { key: 'tareG', label: 'Empty holder', as: 'weight', ifTold: true },
   { key: 'fillLineG', label: 'Water until it is full', as: 'weight', ifTold: true },
+  { key: 'body', label: 'Holder of', as: { choices: pairs(HOLDER_BODY_LIST) }, ifTold: true },
+  { key: 'saysC', label: 'Its maker prints', as: 'temperature', ifTold: true },
 ]
 const SPOOL: readonly EntryField[] = [
   { key: 'name', label: 'Name', as: 'text' },
@@ -75,6 +84,16 @@ const INSTRUMENT: readonly EntryField[] = [
 const SCALE: readonly EntryField[] = [
   { key: 'name', label: 'Name', as: 'text' },
   { key: 'stepG', label: 'Its step, g', as: 'number' },
+]
+const HEAT_SOURCE: readonly EntryField[] = [
+  { key: 'name', label: 'Name', as: 'text' },
+  { key: 'kind', label: 'Kind', as: { choices: named(HEAT_SOURCES) } },
+  { key: 'lowestC', label: 'Lowest setting', as: 'temperature', ifTold: true },
+  { key: 'highestC', label: 'Highest setting', as: 'temperature', ifTold: true },
+  { key: 'watts', label: 'Draws, W', as: 'number', ifTold: true },
+  { key: 'trays', label: 'Trays', as: 'number', ifTold: true },
+  { key: 'trayAreaCm2', label: 'A tray, cm²', as: 'number', ifTold: true },
+  { key: 'trayDepthMm', label: 'Depth of a tray', as: 'length', ifTold: true },
 ]
 const ROOM: readonly EntryField[] = [{ key: 'name', label: 'Name', as: 'text' }]
 
@@ -123,6 +142,16 @@ function fieldsOfKind(kind: Entry['kind'], boxes: Choices, charges: Choices): En
     case 'scale.made':
     case 'scale.changed':
       return [...SCALE]
+    case 'heatSource.made':
+    case 'heatSource.changed':
+      return [...HEAT_SOURCE]
+    case 'heatSource.measured':
+      return [
+        { key: 'dialC', label: 'Set to', as: 'temperature' },
+        { key: 'advertisedC', label: 'Maker says', as: 'temperature', ifTold: true },
+        { key: 'measuredC', label: 'Measured', as: 'temperature' },
+        { key: 'swingC', label: 'Swings by, K', as: 'number' },
+      ]
     case 'box.moved':
       return [
         { key: 'board', label: 'Board, from the top', as: 'number' },
@@ -151,7 +180,7 @@ function fieldsOfKind(kind: Entry['kind'], boxes: Choices, charges: Choices): En
       ]
     case 'charge.heated':
       return [
-        { key: 'temperatureC', label: 'At', as: 'temperature' },
+        { key: 'temperatureC', label: 'At', as: 'temperature', ifTold: true },
         { key: 'hours', label: 'For, hours', as: 'number' },
         { key: 'oven', label: 'In', as: { choices: pairs(OVENS) } },
       ]
@@ -169,6 +198,7 @@ function fieldsOfKind(kind: Entry['kind'], boxes: Choices, charges: Choices): En
     case 'instrument.retired':
     case 'instrument.cell':
     case 'scale.retired':
+    case 'heatSource.retired':
     case 'plan.retired':
       return []
     case 'spool.made':

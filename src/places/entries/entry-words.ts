@@ -1,10 +1,15 @@
 import { LIDS } from '#core/container/lid.ts'
+import { HEAT_SOURCES } from '#core/renewal/heat-source.ts'
 import type { Entry } from '#records/entry.ts'
 import type { State } from '#journal/state.ts'
 import type { Measures } from '#ui/measures.ts'
 import { inHundredths, inTenths, inWhole, THIN } from '#ui/format.ts'
 import { MATERIAL_VALUES } from '#records/kinds/value.ts'
 import { CLIMATES } from '#core/room/climate.ts'
+
+/** "12 min" where it is less than an hour. */
+const hoursText = (hours: number): string =>
+  hours < 1 ? `${inWhole(hours * 60)}${THIN}min` : `${inTenths(hours)}${THIN}h`
 
 /** An entry in words: what it is about, and what it says. */
 export interface EntryWords {
@@ -48,6 +53,10 @@ const KIND_WORDS: Readonly<Record<Entry['kind'], string>> = {
   'scale.made': 'scale entered',
   'scale.changed': 'scale changed',
   'scale.retired': 'scale put away for good',
+  'heatSource.made': 'heat source entered',
+  'heatSource.changed': 'heat source changed',
+  'heatSource.measured': 'heat measured',
+  'heatSource.retired': 'heat source put away for good',
   'reading.taken': 'reading',
   'value.overridden': 'own value',
 }
@@ -58,6 +67,7 @@ export function entryWords(entry: Entry, state: State, measures: Measures): Entr
   const boxName = (id: string | null) =>
     id === null ? 'put away' : (state.boxes.get(id)?.name ?? 'a box that is gone')
   const chargeName = (id: string) => state.charges.get(id)?.name ?? 'beads'
+  const sourceName = (id: string) => state.heatSources.get(id)?.name ?? 'a heat source'
   const spoolName = (id: string) => state.spools.get(id)?.name ?? 'a spool'
   switch (entry.kind) {
     case 'reading.taken': {
@@ -129,6 +139,17 @@ export function entryWords(entry: Entry, state: State, measures: Measures): Entr
       }
     case 'scale.retired':
       return { about: state.scales.get(entry.payload.scaleId)?.name ?? 'a scale', says: GONE }
+    case 'heatSource.made':
+      return { about: entry.payload.name, says: HEAT_SOURCES[entry.payload.kind].name }
+    case 'heatSource.changed':
+      return { about: sourceName(entry.payload.heatSourceId), says: changesIn(entry.payload) }
+    case 'heatSource.measured':
+      return {
+        about: sourceName(entry.payload.heatSourceId),
+        says: `set to ${temperature.text(entry.payload.dialC)}, measured ${temperature.text(entry.payload.measuredC)}`,
+      }
+    case 'heatSource.retired':
+      return { about: sourceName(entry.payload.heatSourceId), says: GONE }
     case 'box.moved':
       return { about: boxName(entry.payload.boxId), says: 'moved on the shelf' }
     case 'charge.made':
@@ -156,7 +177,7 @@ export function entryWords(entry: Entry, state: State, measures: Measures): Entr
     case 'charge.heated':
       return {
         about: chargeName(entry.payload.chargeId),
-        says: `heated ${entry.payload.hours} h at ${temperature.text(entry.payload.temperatureC)}`,
+        says: `heated ${hoursText(entry.payload.hours)}${entry.payload.temperatureC === null ? ` in a ${entry.payload.oven}` : ` at ${temperature.text(entry.payload.temperatureC)}`}`,
       }
     case 'charge.looked':
       return { about: chargeName(entry.payload.chargeId), says: `looked ${entry.payload.colour}` }

@@ -4,6 +4,7 @@ import { Link } from 'react-router'
 import { inShelfOrder } from '#journal/shelf-order.ts'
 import { instrumentsOf } from '#journal/instruments.ts'
 import { displayErrorAt } from '#journal/true-readings.ts'
+import { heatSourcesOf } from '#journal/heat-sources.ts'
 import type { State } from '#journal/state.ts'
 import { asWanted, type ThingRef } from '#session/kit/as-wanted.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
@@ -79,6 +80,7 @@ export default function KitPlace() {
         {instrumentsOf(state).length > 0 && (
           <Link to={`${base}/kit/displays`}>How true the displays are</Link>
         )}
+        {heatSourcesOf(state).length > 0 && <Link to={`${base}/kit/heat`}>How hot the ovens are</Link>}
         <InBoxes state={state} open={setOpen} count={spools} />
         {retired.length > 0 && (
           <details>
@@ -165,6 +167,7 @@ const countsOf = (state: State) => {
       charges.length +
       state.instruments.size +
       state.scales.size +
+      state.heatSources.size +
       inShelfOrder(state).length,
   }
 }
@@ -187,6 +190,9 @@ const retiredOf = (state: State) => [
   ...[...state.spools.values()]
     .filter(spool => spool.where.at === 'used up')
     .map(spool => ({ key: spool.spoolId, name: spool.name })),
+  ...[...state.heatSources.values()]
+    .filter(item => item.retiredMs !== null)
+    .map(item => ({ key: item.heatSourceId, name: item.name })),
   ...[...state.instruments.values()]
     .filter(item => item.retiredMs !== null)
     .map(item => ({ key: item.instrumentId, name: item.name })),

@@ -5,6 +5,8 @@ import { HangingDisplay, hangsPx } from '#draw/hanging-display.tsx'
 import { SpoolFace } from '#draw/spool-drawing.tsx'
 import { vesselOf } from '#draw/vessel-of.ts'
 import { boxView } from '#journal/box-view.ts'
+import { asTold, type HeatSourceKind } from '#core/renewal/heat-source.ts'
+import { asHeatSource, heatSourcesOf } from '#journal/heat-sources.ts'
 import { inShelfOrder } from '#journal/shelf-order.ts'
 import { instrumentsOf } from '#journal/instruments.ts'
 import { displayErrorAt } from '#journal/true-readings.ts'
@@ -196,8 +198,74 @@ export function spare(state: State, measures: Measures): DrawnThing[] {
         </g>
       ),
     }))
-  return [...spools, ...scales]
+  return [...spools, ...scales, ...ovens(state, measures)]
 }
+
+/** Outside sizes that are usual, mm. */
+const OVEN_SIZES: Readonly<Record<Exclude<HeatSourceKind, 'sun' | 'own heater'>, readonly [number, number]>> =
+  {
+    electric: [560, 440],
+    gas: [560, 440],
+    microwave: [460, 280],
+    dryer: [300, 250],
+    dehydrator: [330, 280],
+    'printer bed': [250, 30],
+  }
+
+/** An oven has its panel of knobs above, a microwave its keys beside the door, a dryer a round lid. */
+function ovenOutline(kind: HeatSourceKind, x: number, y: number, width: number, height: number): string {
+  const [left, top] = [x - width / 2, y - height]
+  if (kind === 'printer bed') return `M${left} ${y}v${-height}h${width}v${height}Z`
+  if (kind === 'dryer' || kind === 'dehydrator')
+    return `M${left} ${y}V${top + 16}Q${left} ${top} ${left + 18} ${top}H${left + width - 18}Q${left + width} ${top} ${left + width} ${top + 16}V${y}ZM${left} ${top + 16}h${width}`
+  const body = `M${left} ${y - 4}V${top}h${width}V${y - 4}ZM${left + 6} ${y - 4}v4h8v-4M${left + width - 14} ${y - 4}v4h8v-4`
+  if (kind === 'microwave') {
+    const keys = left + width * 0.8
+    return `${body}M${keys} ${top}V${y - 4}M${keys + 8} ${top + 14}h14M${keys + 8} ${top + 22}h14M${keys + 8} ${top + 30}h14`
+  }
+  const panel = top + 20
+  const knob = (at: number) => `M${left + width * at - 5} ${top + 10}a5 5 0 1 0 10 0a5 5 0 1 0 -10 0`
+  return `${body}M${left} ${panel}h${width}${knob(0.16)}${knob(0.3)}${knob(0.84)}`
+}
+
+/** What beads are heated in, in section; the sun has no place on a board. */
+const ovens = (state: State, measures: Measures): DrawnThing[] =>
+  heatSourcesOf(state).flatMap((record): DrawnThing[] => {
+    if (record.kind === 'sun' || record.kind === 'own heater') return []
+    const [width, height] = OVEN_SIZES[record.kind].map(mm => mm * KIT_SCALE) as [number, number]
+    const found = record.measured.toSorted((a, b) => b.atMs - a.atMs)[0]
+    const { trays } = asTold(asHeatSource(record))
+    return [
+      {
+        key: `heat source ${record.heatSourceId}`,
+        thing: { kind: 'heat source', id: record.heatSourceId },
+        widthPx: width,
+        heightPx: height,
+        name: short(record.name),
+        notes: [
+          found
+            ? `set to ${measures.temperature.bare(found.dialC).replace('.0', '')}: ${measures.temperature.text(found.measuredC).replace('.0', '')}`
+            : record.kind === 'microwave'
+              ? 'by power'
+              : 'never measured',
+        ],
+        pencil: !found,
+        draw: (x, y) => (
+          <g>
+            <path d={ovenOutline(record.kind, x, y, width, height)} className={css.shape} />
+            {record.kind !== 'printer bed' &&
+              Array.from({ length: trays }, (_, i) => (
+                <path
+                  key={i}
+                  d={`M${x - width / 2 + 8} ${y - ((i + 0.7) / (trays + 0.6)) * height * 0.86}h${(width - 16) * (record.kind === 'microwave' ? 0.74 : 1)}`}
+                  className={css.rack}
+                />
+              ))}
+          </g>
+        ),
+      },
+    ]
+  })
 
 /** The boxes with what is in them. */
 export function boxes(state: State, nowMs: number, measures: Measures): DrawnThing[] {

@@ -2,7 +2,7 @@ import * as v from 'valibot'
 import type { OvenKind } from '#core/renewal/ways.ts'
 import type { BeadColour } from '#core/evidence/colour.ts'
 import type { Freshness } from '#core/evidence/freshness.ts'
-import { DESICCANT_LIST, HOLDER_LIST } from '../picklists.ts'
+import { DESICCANT_LIST, HOLDER_BODY_LIST, HOLDER_LIST } from '../picklists.ts'
 import { beadsField, finite, heatingField, idField, knowledgeField, nameField, told } from '../fields.ts'
 
 export const FRESHNESS = [
@@ -28,8 +28,11 @@ export const OVENS = [
   'electric',
   'gas',
   'dryer',
+  'dehydrator',
   'microwave',
   'own heater',
+  'sun',
+  'printer bed',
   'unknown',
 ] as const satisfies readonly OvenKind[]
 export type Oven = (typeof OVENS)[number]
@@ -50,6 +53,10 @@ const made = v.strictObject({
   tareG: told(finite(0, 5000)),
   /** Water a crystal pack takes up before it is full, or spills. */
   fillLineG: told(finite(1, 5000)),
+  /** What the holder is made of, and the heat its maker prints on it. */
+  body: told(v.picklist(HOLDER_BODY_LIST)),
+  saysC: told(heatingField),
+  saysHours: told(finite(0.05, 72)),
   /** The box it went into; null: put away. */
   boxId: v.nullable(idField),
 })
@@ -66,11 +73,15 @@ export const chargeKinds = {
   }),
   'charge.heated': v.strictObject({
     chargeId: idField,
-    temperatureC: heatingField,
-    hours: finite(0.05, 72),
+    /** At the beads; null where nobody can say, as in a microwave. */
+    temperatureC: v.nullable(heatingField),
+    hours: finite(0.01, 72),
     oven: v.picklist(OVENS),
     /** The room whose air the oven drew in; null: the room of its box. */
     roomId: v.nullable(idField),
+    /** One of the kit; with the setting it stood at. */
+    heatSourceId: told(idField),
+    dialC: told(heatingField),
   }),
   'charge.looked': v.strictObject({ chargeId: idField, colour: v.picklist(beadColours) }),
   /** One comes out, another goes in. */
@@ -83,6 +94,10 @@ type Payload = Record<string, unknown>
 function allowEveryKind(payload: Payload): Payload {
   return payload
 }
+/** Version 4 knows what a holder is made of and what its maker prints on it, heat sources, and heat without a temperature. */
+function allowHeatSources(payload: Payload): Payload {
+  return payload
+}
 /** Steps from version 1 on, named by what they do; a released step is never edited. */
 export const chargeUpgraders = {
   'charge.made': [
@@ -90,12 +105,14 @@ export const chargeUpgraders = {
       return { ...payload, indicator: 'unknown' }
     },
     allowEveryKind,
+    allowHeatSources,
   ],
   'charge.changed': [
     function allowIndicator(payload: Payload): Payload {
       return payload
     },
     allowEveryKind,
+    allowHeatSources,
   ],
   'charge.heated': [
     function addOvenAndRoom(payload: Payload): Payload {
@@ -104,6 +121,7 @@ export const chargeUpgraders = {
     function allowOwnHeater(payload: Payload): Payload {
       return payload
     },
+    allowHeatSources,
   ],
 } as const
 export type Charge = v.InferOutput<typeof made>

@@ -2,6 +2,7 @@ import type {
   BoxWanted,
   ChargeWanted,
   DisplayWanted,
+  HeatWanted,
   RoomWanted,
   ScaleWanted,
   SpoolWanted,
@@ -10,6 +11,7 @@ import type {
 import type {
   BoxRecord,
   ChargeRecord,
+  HeatSourceRecord,
   InstrumentRecord,
   RoomRecord,
   ScaleRecord,
@@ -62,6 +64,9 @@ const chargeAs = (charge: ChargeRecord): ChargeWanted => ({
   freshness: charge.freshness,
   tareG: charge.tareG ?? null,
   fillLineG: charge.fillLineG ?? null,
+  body: charge.body ?? null,
+  saysC: charge.saysC ?? null,
+  saysHours: charge.saysHours ?? null,
   place: placeOf(charge.boxId),
 })
 const boxAs = (box: BoxRecord): BoxWanted => ({
@@ -91,6 +96,21 @@ const roomAs = (room: RoomRecord): RoomWanted => ({
   name: room.name,
   climate: room.climate.kind === 'own' ? 'mild' : room.climate.kind,
 })
+const heatAs = (source: HeatSourceRecord): HeatWanted => ({
+  kind: 'heat source',
+  count: 1,
+  name: source.name,
+  source: source.kind,
+  lowestC: source.lowestC ?? null,
+  highestC: source.highestC ?? null,
+  swingC: source.swingC ?? null,
+  watts: source.watts ?? null,
+  trays: source.trays ?? null,
+  trayAreaCm2: source.trayAreaCm2 ?? null,
+  trayDepthMm: source.trayDepthMm ?? null,
+  pricePerKwh: source.pricePerKwh ?? null,
+  food: typeof source.food === 'boolean' ? (source.food ? 'yes' : 'no') : null,
+})
 const scaleAs = ({ name, stepG }: ScaleRecord): ScaleWanted => ({ kind: 'scale', count: 1, name, stepG })
 
 /** A thing as it stands, field by field; null where it is not there. */
@@ -112,5 +132,7 @@ export function asWanted(state: State, { kind, id }: ThingRef): Wanted | null {
       return of(state.rooms, roomAs)
     case 'scale':
       return of(state.scales, scaleAs)
+    case 'heat source':
+      return of(state.heatSources, heatAs)
   }
 }

@@ -39,7 +39,17 @@ export function changeDrafts(
     }
     case 'charge': {
       const payload: Record<string, unknown> = {}
-      for (const key of ['name', 'desiccant', 'holder', 'indicator', 'tareG', 'fillLineG'])
+      for (const key of [
+        'name',
+        'desiccant',
+        'holder',
+        'indicator',
+        'tareG',
+        'fillLineG',
+        'body',
+        'saysC',
+        'saysHours',
+      ])
         if (changed(key)) payload[key] = valueIn(after, key)
       if (changed('pieces') || changed('gramsEach'))
         Object.assign(payload, {
@@ -97,6 +107,13 @@ export function changeDrafts(
         Object.assign(payload, { climate: { kind: after.climate }, climateKnown: 'told' })
       return one('room.changed', { roomId: id }, payload, atMs)
     }
+    case 'heat source': {
+      const payload: Record<string, unknown> = {}
+      for (const key of HEAT_KEYS) if (changed(key)) payload[key] = valueIn(after, key)
+      if (changed('source')) payload['kind'] = after.source
+      if (changed('food')) payload['food'] = after.food === null ? null : after.food === 'yes'
+      return one('heatSource.changed', { heatSourceId: id }, payload, atMs)
+    }
     case 'scale': {
       const payload: Record<string, unknown> = {}
       for (const key of ['name', 'stepG']) if (changed(key)) payload[key] = valueIn(after, key)
@@ -105,6 +122,17 @@ export function changeDrafts(
   }
 }
 
+const HEAT_KEYS = [
+  'name',
+  'lowestC',
+  'highestC',
+  'swingC',
+  'watts',
+  'trays',
+  'trayAreaCm2',
+  'trayDepthMm',
+  'pricePerKwh',
+] as const
 const valueIn = (wanted: Wanted, key: string): unknown =>
   (wanted as unknown as Readonly<Record<string, unknown>>)[key]
 

@@ -56,7 +56,12 @@ describe('what is understood can be kept and read back', () => {
     const { things } = readQuick(sentence, context)
     const after = kept(shelf, act(things, state))
     const made =
-      after.spools.size + after.charges.size + after.instruments.size + after.scales.size + after.boxes.size
+      after.spools.size +
+      after.charges.size +
+      after.instruments.size +
+      after.scales.size +
+      after.heatSources.size +
+      after.boxes.size
     const wanted = things.reduce(
       (sum, item) => sum + (item.wanted.kind === 'room' ? 0 : item.wanted.count),
       0,
@@ -98,6 +103,7 @@ describe('what is there', () => {
         display: state.instruments,
         room: state.rooms,
         scale: state.scales,
+        'heat source': state.heatSources,
       }[kind].keys(),
     ][0]!,
   })

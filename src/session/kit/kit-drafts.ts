@@ -6,6 +6,7 @@ import { roomsOf } from '#journal/rooms.ts'
 import type { State } from '#journal/state.ts'
 import type { Draft, Maker } from '#records/act.ts'
 import type { Knowledge } from '#core/answer.ts'
+import { heatPayload } from './heat-payload.ts'
 import { nextPlace } from './next-place.ts'
 import { UsedNames } from './used-names.ts'
 
@@ -49,6 +50,16 @@ export function kitDrafts(items: readonly KitItem[], context: Context): Draft[] 
           })
           break
         }
+        case 'heat source':
+          drafts.push({
+            kind: 'heatSource.made',
+            atMs: context.nowMs,
+            payload: {
+              heatSourceId: context.maker.newId(),
+              ...heatPayload({ ...wanted, name: names.free(wanted.name) }),
+            },
+          })
+          break
         case 'scale':
           drafts.push({
             kind: 'scale.made',
@@ -169,6 +180,9 @@ function chargeDraft(wanted: ChargeWanted, known: KnownBy, name: string, { maker
       ...(pieces > 1 ? { pieces } : {}),
       ...(tareG === null ? {} : { tareG }),
       ...(fillLineG === null ? {} : { fillLineG }),
+      ...(wanted.body === null ? {} : { body: wanted.body }),
+      ...(wanted.saysC === null ? {} : { saysC: wanted.saysC }),
+      ...(wanted.saysHours === null ? {} : { saysHours: wanted.saysHours }),
       boxId: boxIdOf(wanted.place),
     },
   }

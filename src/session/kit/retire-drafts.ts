@@ -22,6 +22,8 @@ export function retireDrafts(state: State, { kind, id }: ThingRef, atMs: number)
       return [{ kind: 'instrument.retired', atMs, payload: { instrumentId: id } }]
     case 'scale':
       return [{ kind: 'scale.retired', atMs, payload: { scaleId: id } }]
+    case 'heat source':
+      return [{ kind: 'heatSource.retired', atMs, payload: { heatSourceId: id } }]
     case 'room':
       return [{ kind: 'room.retired', atMs, payload: { roomId: id } }]
     case 'box': {

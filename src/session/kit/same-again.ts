@@ -1,3 +1,4 @@
+import { HEAT_SOURCES } from '#core/renewal/heat-source.ts'
 import type { BoxWanted, Wanted } from '#formats/quick/wanted.ts'
 
 /** Outlines as the quick field knows them. */
@@ -39,6 +40,12 @@ export function sameAgain(
       return `${CONTAINER_SAID[wanted.container]} ${Math.round(wanted.widthMm)}x${Math.round(wanted.depthMm)}x${Math.round(wanted.heightMm)} mm`
     case 'room':
       return 'room'
+    case 'heat source':
+      return [
+        HEAT_SOURCES[wanted.source].name,
+        ...(wanted.highestC === null ? [] : [`up to ${wanted.highestC} °C`]),
+        ...(wanted.watts === null ? [] : [`${wanted.watts} W`]),
+      ].join(' ')
     case 'scale':
       return `scale ${wanted.stepG} g`
   }

@@ -12,6 +12,7 @@ export class UsedNames {
         ...[...state.spools.values()].filter(spool => spool.where.at !== 'used up'),
         ...[...state.instruments.values()].filter(item => item.retiredMs === null),
         ...[...state.scales.values()].filter(item => item.retiredMs === null),
+        ...[...state.heatSources.values()].filter(item => item.retiredMs === null),
         ...[...state.rooms.values()].filter(item => item.retiredMs === null),
       ].map(({ name }) => name.toLowerCase()),
     )

@@ -33,11 +33,17 @@ export type Rule = () => (day: Day) => boolean
 
 const DAYS = 364
 const WEEK_S = secondsFromDays(7)
+/** Beads that are sure for less than this are never sure for long. */
+const SHORT_S = secondsFromDays(28)
 const RINGS = 4
 const PER_DAY = 86_400 / WEATHER_STEP_S
 
 export const RULES = {
-  /** On the reading at which the early date lies before the next one, or the display shows more by its own error. */
+  /**
+   * On the reading at which the early date lies before the next one, or the display shows more by its own error. Where
+   * even fresh beads are sure for less than a month, on the middle date: the early one would have them heated weekly for
+   * a few days a year.
+   */
   veld: () => {
     let quietUntilS = -Infinity
     return ({ facts, atS }) => {
@@ -45,10 +51,11 @@ export const RULES = {
       if (readingWord(facts.hygrometer, last, facts.targetRhPercent!) === 'over') return true
       // a date far off is not worked out anew each week: only after a third of the way to it
       if (atS < quietUntilS) return false
-      const { leaves } = estimateBox(facts)
-      const earlyS = leaves!.spread.low
-      quietUntilS = atS + (earlyS - atS) / 3
-      return earlyS < atS + WEEK_S
+      const { low, middle } = estimateBox(facts).leaves!.spread
+      const freshS = facts.charges[0]!.heatings.at(-1)?.atS ?? facts.fromS
+      const actsS = low - freshS < SHORT_S ? middle : low
+      quietUntilS = atS + (actsS - atS) / 3
+      return actsS < atS + WEEK_S
     }
   },
   'first of the month': () => {
