@@ -78,6 +78,8 @@ describe('axe finds nothing serious or critical, by day and by night', () => {
     ['what is wrong', '/demo/box/rigger/wrong', 1280, 800],
     ['how true the displays are', '/demo/kit/displays', 1280, 800],
     ['how hot the ovens are', '/demo/kit/heat', 390, 844],
+    ['what wants heat', '/demo/renew', 1280, 800],
+    ['heat these on a phone', '/demo/renew/heat/stroke-beads', 390, 844],
     ['the kit', '/demo/kit', 1280, 800],
     ['the kit on a phone', '/demo/kit', 390, 844],
     ['the almanac, materials', '/demo/almanac/materials', 1280, 800],

@@ -74,6 +74,8 @@ const PAGES = [
   '/box/rigger/wrong',
   '/kit/displays',
   '/kit/heat',
+  '/renew',
+  '/renew/heat/launch-beads',
   '/kit',
   '/entries',
   '/files',

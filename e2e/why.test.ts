@@ -177,4 +177,11 @@ test('every formula was met on the way', () =>
     'leak-weighed',
     'leak-shown',
     'openings-month',
+    // of beads to be heated: in places/renew
+    'baking-minutes',
+    'microwave-minutes',
+    'baking-energy',
+    'microwave-energy',
+    'power-energy',
+    'product',
   ]))

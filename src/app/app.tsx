@@ -21,6 +21,7 @@ const PreferencesPlace = lazy(() => import('../places/preferences/preferences-pl
 const AlmanacPlace = lazy(() => import('../places/almanac/almanac-place.tsx'))
 const KitPlace = lazy(() => import('../places/kit/kit-place.tsx'))
 const DisplaysPlace = lazy(() => import('../places/displays/displays-place.tsx'))
+const RenewPlace = lazy(() => import('../places/renew/renew-place.tsx'))
 const HeatPlace = lazy(() => import('../places/heat/heat-place.tsx'))
 const BuildPlace = lazy(() => import('../places/build/build-place.tsx'))
 const FirstUsePlace = lazy(() => import('../places/first-use/first-use-place.tsx'))
@@ -38,6 +39,7 @@ const places = [
   { path: 'almanac/:page?', element: <AlmanacPlace /> },
   { path: 'kit', element: <KitPlace /> },
   { path: 'kit/displays', element: <DisplaysPlace /> },
+  { path: 'renew/:page?/:id?', element: <RenewPlace /> },
   { path: 'kit/heat', element: <HeatPlace /> },
   { path: 'build/:planId?/:step?', element: <BuildPlace /> },
   { path: 'start', element: <FirstUsePlace /> },

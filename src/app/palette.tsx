@@ -44,6 +44,8 @@ export default function Palette({
     go('move', 'Move or swap a spool or beads', '/?do=move'),
     { id: 'add', label: 'Add a spool, beads, a display, a box, a scale', onClick: add },
     go('shelf', 'Shelf', '/'),
+    go('renew', 'Renew: what wants heat, and when', '/renew'),
+    go('heat', 'How hot the ovens are', '/kit/heat'),
     go('build', 'Build: plan a box', '/build'),
     go('kit', 'Kit: everything you own', '/kit'),
     go('entries', 'Entered: everything, to put right', '/entries'),

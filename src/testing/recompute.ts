@@ -127,6 +127,17 @@ export const FORMULA_WORK: Readonly<Record<string, Work>> = {
       (v('V') * v('b') * Math.log(Math.abs(v('R') - v('a')) / Math.abs(v('R') - v('e')))) / v('t') - v('w'),
     ),
   'openings-month': v => (v('n') * v('s') * v('V') * v('Δc')) / 1000,
+  'baking-minutes': v =>
+    v('t0') +
+    (v('d') * v('ρ') * 1000 * (v('w') * 2700 + 0.92 * (v('T') - v('T_r')))) /
+      (60 * v('h') * (1 - v('s')) * (v('T') - v('T_r'))),
+  'microwave-minutes': v => (2700 * v('w') + 0.92 * v('m') * (105 - v('T_r'))) / (60 * 0.75 * v('P')),
+  'baking-energy': v =>
+    Math.min((v('P') * v('t')) / 60, v('a') * v('ΔT') + (v('b') * v('ΔT') * v('t')) / 60 + 0.75 * v('w')) /
+    1000,
+  'microwave-energy': v => (v('s') * v('P') * v('t')) / (60 * 0.55 * 1000),
+  product: v => v('a') * v('b'),
+  'power-energy': v => (v('P') * v('t')) / 60_000,
   volume: v =>
     (v('w') * v('d') * v('h') * v('f') * (1 + 4 * ((1 + v('b')) / 2) ** 2 + v('b') ** 2)) / 6 / 1e6,
 }

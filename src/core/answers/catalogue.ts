@@ -168,6 +168,25 @@ export const FORMULAS = {
     text: 'm = n·s·V·Δc / 1000',
     source: 'common practice: 30 % of the air at once, 95 % left open',
   },
+  'baking-minutes': {
+    text: 't = t0 + d·ρ·1000·(w·2700 + 0.92·(T − T_r)) / (60·h·(1 − s)·(T − T_r))',
+    source:
+      'heat into a bed against the heat its water takes; h from memory, fitted to practice’s ½–2 h at 93–121 °C',
+  },
+  'microwave-minutes': {
+    text: 't = (2700·w + 0.92·m·(105 − T_r)) / (60·0.75·P)',
+    source: 'heat that water and beads take; shares from common practice and memory',
+  },
+  'baking-energy': {
+    text: 'E = least of P·t/60 and a·ΔT + b·ΔT·t/60 + 0.75·w, over 1000',
+    source: 'warming, losses and the heat of desorption; typical values from memory',
+  },
+  'microwave-energy': {
+    text: 'E = s·P·t / (60·0.55·1000)',
+    source: 'mains for what it gives off, from memory',
+  },
+  product: { text: 'x = a · b', source: 'arithmetic' },
+  'power-energy': { text: 'E = P·t / 60 000', source: 'arithmetic' },
   volume: { text: 'V = w·d·h · f · (1 + 4·((1 + b)/2)² + b²)/6 / 10⁶', source: 'prismatoid with taper' },
 } as const
 export type FormulaId = keyof typeof FORMULAS

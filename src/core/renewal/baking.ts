@@ -17,10 +17,10 @@ const J_PER_G_BEADS_K = 0.92
  * From the air and the walls of an oven into a bed of beads, W/(m²·K): still, usual, with a fan. Typical, from memory; with
  * it practice's half hour to two hours at 93–121 °C come out for a bed of one to two centimetres.
  */
-const INTO_BED = { low: 12, middle: 20, high: 34 } as const
+export const INTO_BED = { low: 12, middle: 20, high: 34 } as const
 /** While it gives off water a bed stays cooler than the oven: at this share of the way up from the room. */
-const BED_SHARE = 0.35
-const WARM_UP_MINUTES = 15
+export const BED_SHARE = 0.35
+export const WARM_UP_MINUTES = 15
 
 /** Deeper beds are heated in batches: their middle would lag behind for hours. Common practice. */
 const DEEPEST_MM = 20
@@ -39,6 +39,8 @@ export interface Bed {
   /** How many times the oven is filled. */
   readonly batches: number
   readonly gramsEach: Grams
+  /** Trays that are used in each. */
+  readonly trays: number
   readonly depthMm: number
 }
 
@@ -54,17 +56,21 @@ export function bedOf(
   ownHolder: HolderKind | null,
 ): Bed {
   const { trays, trayAreaCm2, trayDepthMm } = asTold(source)
-  const areaCm2 = trays * trayAreaCm2
-  const depthOf = (g: Grams) => (g / bulkDensityGPerMl / areaCm2) * 10
+  const depthOn = (g: Grams, on: number) => (g / bulkDensityGPerMl / (on * trayAreaCm2)) * 10
   const deepestMm = Math.min(DEEPEST_MM, Math.max(5, trayDepthMm - RIM_MM))
-  const batches = Math.max(1, Math.ceil(depthOf(grams) / deepestMm - 1e-9))
+  const batches = Math.max(1, Math.ceil(depthOn(grams, trays) / deepestMm - 1e-9))
   const gramsEach = grams / batches
+  // no more trays than a good depth asks for
+  const used = Math.min(trays, Math.max(1, Math.ceil(depthOn(gramsEach, 1) / GOOD_MM)))
   return {
     batches,
     gramsEach,
-    depthMm: ownHolder === null ? Math.max(depthOf(gramsEach), LEAST_DEPTH_MM) : HOLDER_DEPTH_MM[ownHolder],
+    trays: ownHolder === null ? used : 1,
+    depthMm:
+      ownHolder === null ? Math.max(depthOn(gramsEach, used), LEAST_DEPTH_MM) : HOLDER_DEPTH_MM[ownHolder],
   }
 }
+const GOOD_MM = 10
 /** A layer of beads is no thinner. */
 const LEAST_DEPTH_MM = 4
 
@@ -97,7 +103,7 @@ export const unitMinutes = (): Range => ({
 })
 
 /** Defrost: about three tenths of what it can, and that much of it goes into beads and water. Common practice, from memory. */
-const DEFROST_SHARE = 0.3
+export const DEFROST_SHARE = 0.3
 const INTO_BEADS_SHARE = 0.75
 /** Mains for what a microwave gives off. */
 const MAINS_SHARE = 0.55

@@ -59,7 +59,7 @@ export interface HeatThese {
   /** Water that stays in it, over its dry mass. */
   readonly leftG: Range
   /** The driest air the box can then have. */
-  readonly floorRhPercent: { readonly low: PercentRh; readonly high: PercentRh }
+  readonly floorRhPercent: { readonly low: PercentRh; readonly middle: PercentRh; readonly high: PercentRh }
   readonly waterOutG: Range
   /** What the scale shows when it is done: the beads, with their holder where its weight is told. */
   readonly endWeightG: { readonly low: Grams; readonly high: Grams }
@@ -86,9 +86,9 @@ export function heatThese(asked: HeatTheseAsked): HeatThese {
     high: Math.min(left.high * most, charge.waterG.high),
   }
   const waterOutG: Range = {
-    low: Math.max(0, charge.waterG.low - leftG.low),
+    low: Math.max(0, charge.waterG.low - leftG.high),
     middle: Math.max(0, charge.waterG.middle - leftG.middle),
-    high: Math.max(0, charge.waterG.high - leftG.high),
+    high: Math.max(0, charge.waterG.high - leftG.low),
   }
   const waterShare = waterOutG.middle / charge.dryMassG
   const steps = isMicrowave
@@ -110,7 +110,7 @@ export function heatThese(asked: HeatTheseAsked): HeatThese {
     minutes,
     steps,
     leftG,
-    floorRhPercent: { low: rhOver(leftG.low), high: rhOver(leftG.high) },
+    floorRhPercent: { low: rhOver(leftG.low), middle: rhOver(leftG.middle), high: rhOver(leftG.high) },
     waterOutG,
     endWeightG: { low: holderG + charge.dryMassG + leftG.low, high: holderG + charge.dryMassG + leftG.high },
     kWh: bakingKWh(source, {
