@@ -22,6 +22,7 @@ const AlmanacPlace = lazy(() => import('../places/almanac/almanac-place.tsx'))
 const KitPlace = lazy(() => import('../places/kit/kit-place.tsx'))
 const DisplaysPlace = lazy(() => import('../places/displays/displays-place.tsx'))
 const RenewPlace = lazy(() => import('../places/renew/renew-place.tsx'))
+const HeatingPlace = lazy(() => import('../places/heating/heating-place.tsx'))
 const HeatPlace = lazy(() => import('../places/heat/heat-place.tsx'))
 const BuildPlace = lazy(() => import('../places/build/build-place.tsx'))
 const FirstUsePlace = lazy(() => import('../places/first-use/first-use-place.tsx'))
@@ -39,6 +40,7 @@ const places = [
   { path: 'almanac/:page?', element: <AlmanacPlace /> },
   { path: 'kit', element: <KitPlace /> },
   { path: 'kit/displays', element: <DisplaysPlace /> },
+  { path: 'renew/session/:id', element: <HeatingPlace /> },
   { path: 'renew/:page?/:id?', element: <RenewPlace /> },
   { path: 'kit/heat', element: <HeatPlace /> },
   { path: 'build/:planId?/:step?', element: <BuildPlace /> },

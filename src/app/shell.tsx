@@ -14,8 +14,8 @@ export function Shell({ children }: { readonly children: ReactNode }) {
   const navigate = useNavigate()
   const { pathname } = useLocation()
   const onShelf = pathname === (base || '/') || pathname === `${base}/` || pathname.includes('/box/')
-  // the round has the whole screen: nothing beside the reading
-  if (pathname.endsWith('/round'))
+  // the round and the oven have the whole screen: nothing beside the reading, the weight
+  if (pathname.endsWith('/round') || pathname.includes('/renew/session/'))
     return (
       <div className={css.shell}>
         {children}

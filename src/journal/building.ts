@@ -12,6 +12,7 @@ import type {
   ReadingRecord,
   RoomRecord,
   ScaleRecord,
+  SessionRecord,
   SpoolRecord,
 } from './state.ts'
 
@@ -24,6 +25,7 @@ export interface Building {
   instruments: Map<string, InstrumentRecord>
   scales: Map<string, ScaleRecord>
   heatSources: Map<string, HeatSourceRecord>
+  sessions: Map<string, SessionRecord>
   plans: Map<string, PlanRecord>
   checks: CheckRecord[]
   readings: ReadingRecord[]

@@ -2,7 +2,7 @@ import type { Problem } from './building.ts'
 import type { Placed } from './in-force.ts'
 import type { Repair } from './state.ts'
 
-type Kind = 'room' | 'box' | 'charge' | 'spool' | 'hygrometer' | 'scale' | 'heat source' | 'plan'
+type Kind = 'room' | 'box' | 'charge' | 'spool' | 'hygrometer' | 'scale' | 'heat source' | 'session' | 'plan'
 const MAKERS: Readonly<Record<string, [Kind, string]>> = {
   'room.made': ['room', 'roomId'],
   'box.made': ['box', 'boxId'],
@@ -11,6 +11,7 @@ const MAKERS: Readonly<Record<string, [Kind, string]>> = {
   'instrument.made': ['hygrometer', 'instrumentId'],
   'scale.made': ['scale', 'scaleId'],
   'heatSource.made': ['heat source', 'heatSourceId'],
+  'session.begun': ['session', 'sessionId'],
   'plan.made': ['plan', 'planId'],
 }
 const WORD: Readonly<Record<Kind, string>> = {
@@ -21,6 +22,7 @@ const WORD: Readonly<Record<Kind, string>> = {
   hygrometer: 'hygrometer',
   scale: 'scale',
   'heat source': 'heat source',
+  session: 'heating session',
   plan: 'plan',
 }
 const A_MINUTE_MS = 60_000

@@ -1,6 +1,7 @@
 import type { Act } from '#records/act.ts'
 import { boxEntries, noWayInto, retireRoom } from './fold-box.ts'
 import { chargeEntries } from './fold-charge.ts'
+import { sessionEntries } from './fold-session.ts'
 import { Contradicting } from './contradicting.ts'
 import { inForce, type Placed } from './in-force.ts'
 import type { Building, Problem } from './building.ts'
@@ -25,6 +26,7 @@ export function foldPlaced(placed: readonly Placed[]): State {
     instruments: new Map(),
     scales: new Map(),
     heatSources: new Map(),
+    sessions: new Map(),
     plans: new Map(),
     checks: [],
     readings: [],
@@ -130,6 +132,11 @@ function apply(state: Building, placed: Placed): Problem | null {
         { retiredMs: atMs },
         placed,
       )
+    case 'session.begun':
+    case 'session.stepped':
+    case 'session.weighed':
+    case 'session.ended':
+      return sessionEntries(state, placed, entry)
     case 'plan.made': {
       const made = { ...entry.payload, madeMs: atMs, retiredMs: null }
       return make(state, state.plans, 'plan', made.planId, made, placed)

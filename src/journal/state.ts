@@ -11,6 +11,8 @@ import type { ReadingPayload } from '#records/kinds/reading.ts'
 import type { Room } from '#records/kinds/room.ts'
 import type { HeatMeasured } from '#core/renewal/heat-source.ts'
 import type { HeatSourceMade } from '#records/kinds/heat-source.ts'
+import type { SessionDone } from '#core/renewal/session.ts'
+import type { SessionBegun } from '#records/kinds/session.ts'
 import type { Scale } from '#records/kinds/scale.ts'
 import type { Spool, Whereabouts } from '#records/kinds/spool.ts'
 
@@ -82,6 +84,23 @@ export interface HeatSourceRecord extends HeatSourceMade, Retirable {
   /** One for each setting, the last one found. */
   readonly measured: readonly (HeatMeasured & { readonly atMs: number })[]
 }
+/** Beads that are being heated, or were: what was planned, what is done of it, and what the scale said in between. */
+export interface SessionRecord extends SessionBegun {
+  readonly id: string
+  readonly begunMs: number
+  /** In order of time; each step once. */
+  readonly done: readonly SessionDone[]
+  readonly weighings: readonly {
+    readonly chargeId: string
+    readonly batch: number
+    readonly atMs: number
+    readonly grossG: number
+    readonly tareG: number
+  }[]
+  readonly ended: { readonly atMs: number; readonly how: 'done' | 'stopped' } | null
+  /** Every act that is part of it, the earliest first: what taking it back takes back. */
+  readonly actIds: readonly string[]
+}
 export interface ChargeRecord extends Charge {
   readonly madeMs: number
   readonly stays: Stay[]
@@ -136,6 +155,7 @@ export interface State {
   readonly instruments: ReadonlyMap<string, InstrumentRecord>
   readonly scales: ReadonlyMap<string, ScaleRecord>
   readonly heatSources: ReadonlyMap<string, HeatSourceRecord>
+  readonly sessions: ReadonlyMap<string, SessionRecord>
   readonly plans: ReadonlyMap<string, PlanRecord>
   /** In order of time. */
   readonly checks: readonly CheckRecord[]

@@ -8,6 +8,7 @@ import { planKinds } from './kinds/plan.ts'
 import { readingKinds } from './kinds/reading.ts'
 import { roomKinds } from './kinds/room.ts'
 import { scaleKinds } from './kinds/scale.ts'
+import { sessionKinds } from './kinds/session.ts'
 import { spoolKinds, spoolUpgraders } from './kinds/spool.ts'
 import { valueKinds } from './kinds/value.ts'
 
@@ -19,6 +20,7 @@ export const ENTRY_KINDS = {
   ...spoolKinds,
   ...instrumentKinds,
   ...heatSourceKinds,
+  ...sessionKinds,
   ...readingKinds,
   ...scaleKinds,
   ...planKinds,

@@ -4,6 +4,7 @@ import type { HeatSourceKind } from '#core/renewal/heat-source.ts'
 import type { SealMethod } from '#core/build/seal-test.ts'
 import type { WallName } from '#core/build/wall-place.ts'
 import type { ContainerKind } from '#core/container/container.ts'
+import type { SessionStep } from '#core/renewal/session.ts'
 import type { HolderBody } from '#core/renewal/heat-limits.ts'
 import type { HolderKind } from '#core/container/holder.ts'
 import type { LidKind } from '#core/container/lid.ts'
@@ -126,6 +127,16 @@ export const HEAT_SOURCE_LIST = [
   'sun',
   'printer bed',
 ] as const satisfies readonly HeatSourceKind[]
+/** Steps of a heating session, in their order. */
+export const SESSION_STEP_LIST = [
+  'displays out',
+  'weighed in',
+  'in',
+  'out',
+  'cooled',
+  'weighed out',
+  'back',
+] as const satisfies readonly SessionStep[]
 /** What a holder is made of, as far as heat minds. */
 export const HOLDER_BODY_LIST = [
   'metal',

@@ -70,7 +70,7 @@ export function bedOf(
       ownHolder === null ? Math.max(depthOn(gramsEach, used), LEAST_DEPTH_MM) : HOLDER_DEPTH_MM[ownHolder],
   }
 }
-const GOOD_MM = 10
+export const GOOD_MM = 10
 /** A layer of beads is no thinner. */
 const LEAST_DEPTH_MM = 4
 

@@ -152,6 +152,16 @@ function fieldsOfKind(kind: Entry['kind'], boxes: Choices, charges: Choices): En
         { key: 'measuredC', label: 'Measured', as: 'temperature' },
         { key: 'swingC', label: 'Swings by, K', as: 'number' },
       ]
+    case 'session.begun':
+      return [{ key: 'dialC', label: 'Set to', as: 'temperature', ifTold: true }]
+    case 'session.weighed':
+      return [
+        { key: 'grossG', label: 'On the scale', as: 'weight' },
+        { key: 'tareG', label: 'Empty holder', as: 'weight' },
+      ]
+    case 'session.stepped':
+    case 'session.ended':
+      return []
     case 'box.moved':
       return [
         { key: 'board', label: 'Board, from the top', as: 'number' },

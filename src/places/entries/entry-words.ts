@@ -57,6 +57,10 @@ const KIND_WORDS: Readonly<Record<Entry['kind'], string>> = {
   'heatSource.changed': 'heat source changed',
   'heatSource.measured': 'heat measured',
   'heatSource.retired': 'heat source put away for good',
+  'session.begun': 'heating begun',
+  'session.stepped': 'step at the oven',
+  'session.weighed': 'weighed while hot',
+  'session.ended': 'heating ended',
   'reading.taken': 'reading',
   'value.overridden': 'own value',
 }
@@ -150,6 +154,22 @@ export function entryWords(entry: Entry, state: State, measures: Measures): Entr
       }
     case 'heatSource.retired':
       return { about: sourceName(entry.payload.heatSourceId), says: GONE }
+    case 'session.begun': {
+      const count = entry.payload.batches.flatMap(batch => batch.chargeIds).length
+      return {
+        about: entry.payload.heatSourceId === null ? 'heating' : sourceName(entry.payload.heatSourceId),
+        says: `${count} ${count === 1 ? 'charge' : 'charges'} of beads, ${entry.payload.batches.length === 1 ? 'one batch' : `${entry.payload.batches.length} batches`}`,
+      }
+    }
+    case 'session.stepped':
+      return {
+        about: entry.payload.chargeId === null ? 'heating' : chargeName(entry.payload.chargeId),
+        says: entry.payload.step,
+      }
+    case 'session.weighed':
+      return { about: chargeName(entry.payload.chargeId), says: `hot, ${weight.text(entry.payload.grossG)}` }
+    case 'session.ended':
+      return { about: 'heating', says: entry.payload.how }
     case 'box.moved':
       return { about: boxName(entry.payload.boxId), says: 'moved on the shelf' }
     case 'charge.made':

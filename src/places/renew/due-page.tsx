@@ -1,4 +1,5 @@
 import { useQueries } from '@tanstack/react-query'
+import { useState } from 'react'
 import { Link } from 'react-router'
 import { DESICCANTS } from '#core/desiccant/catalogue.ts'
 import { heatWay } from '#core/renewal/ways.ts'
@@ -7,14 +8,18 @@ import type { BoxJudgement } from '#core/verdict/box.ts'
 import { heatSourcesOf } from '#journal/heat-sources.ts'
 import { inShelfOrder } from '#journal/shelf-order.ts'
 import type { ChargeRecord } from '#journal/state.ts'
+import { chargeToHeat } from '#session/charge-to-heat.ts'
+import { openSessions } from '#session/heating.ts'
 import { judge } from '#session/judgement.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
 import { knownBox, type KnownBox } from '#session/known-box.ts'
 import { reportQuery } from '#session/reports.ts'
+import { shortDayText } from '#ui/dates.ts'
 import { Figure } from '#ui/figure.tsx'
 import { judgementWords } from '#ui/judgement-words.ts'
 import { useMeasures } from '#ui/use-measures.ts'
+import { BeginBar } from './begin-bar.tsx'
 import hand from '#ui/hand.module.css'
 import ruled from '#ui/ruled.module.css'
 import css from './renew.module.css'
@@ -42,6 +47,19 @@ export function DuePage() {
   const isReckoning = reports.some(report => report.isLoading)
   const served = rows.filter(row => SERVED.has(row.judgement.word))
   const others = rows.filter(row => !SERVED.has(row.judgement.word))
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set())
+  const toggle = (chargeId: string) =>
+    setChosen(now => {
+      const next = new Set(now)
+      if (!next.delete(chargeId)) next.add(chargeId)
+      return next
+    })
+  const wanted = [...chosen].flatMap(chargeId => {
+    const charge = state.charges.get(chargeId)
+    const report = rows.find(row => row.view.box.boxId === charge?.boxId)?.report
+    return charge ? [{ charge, toHeat: chargeToHeat(charge, report, nowMs) }] : []
+  })
+  const [open] = openSessions(state)
   const ready = [...state.charges.values()].filter(one => one.boxId === null && one.retiredMs === null)
   const [first] = served
   const words = first && judgementWords(first.judgement, first.report, nowMs, maker.zone)
@@ -72,10 +90,21 @@ export function DuePage() {
           </>
         )}
       </p>
+      {open && (
+        <p className={hand.notice} role="status">
+          A session is under way, begun {shortDayText(open.begunMs, nowMs, maker.zone)}.{' '}
+          <Link to={`${base}/renew/session/${open.sessionId}`}>Go on with it</Link>
+        </p>
+      )}
+      {wanted.length > 0 && <BeginBar wanted={wanted} />}
       <div className={css.due}>
         <div>
-          {served.length > 0 && <Rows title="In the boxes, the soonest first" rows={served} />}
-          {others.length > 0 && <Rows title="Something else comes first" rows={others} />}
+          {served.length > 0 && (
+            <Rows title="In the boxes, the soonest first" rows={served} chosen={chosen} toggle={toggle} />
+          )}
+          {others.length > 0 && (
+            <Rows title="Something else comes first" rows={others} chosen={chosen} toggle={toggle} />
+          )}
         </div>
         {ready.length > 0 && (
           <section aria-labelledby="ready">
@@ -83,7 +112,7 @@ export function DuePage() {
             <ul className={css.ready}>
               {ready.map(charge => (
                 <li key={charge.chargeId}>
-                  <ChargeLink charge={charge} />
+                  <ChargeLink charge={charge} chosen={chosen} toggle={toggle} />
                 </li>
               ))}
             </ul>
@@ -110,7 +139,17 @@ interface Row {
   readonly judgement: BoxJudgement
 }
 
-function Rows({ title, rows }: { readonly title: string; readonly rows: readonly Row[] }) {
+interface Choosing {
+  readonly chosen: ReadonlySet<string>
+  readonly toggle: (chargeId: string) => void
+}
+
+function Rows({
+  title,
+  rows,
+  chosen,
+  toggle,
+}: { readonly title: string; readonly rows: readonly Row[] } & Choosing) {
   const { nowMs } = useJournal()
   const { base, maker } = useJournalTools()
   return (
@@ -138,7 +177,7 @@ function Rows({ title, rows }: { readonly title: string; readonly rows: readonly
                 </td>
                 <td>
                   {view.charges.map(charge => (
-                    <ChargeLink key={charge.chargeId} charge={charge} />
+                    <ChargeLink key={charge.chargeId} charge={charge} chosen={chosen} toggle={toggle} />
                   ))}
                 </td>
               </tr>
@@ -150,7 +189,7 @@ function Rows({ title, rows }: { readonly title: string; readonly rows: readonly
   )
 }
 
-function ChargeLink({ charge }: { readonly charge: ChargeRecord }) {
+function ChargeLink({ charge, chosen, toggle }: { readonly charge: ChargeRecord } & Choosing) {
   const { base } = useJournalTools()
   const { weight } = useMeasures()
   const what = `${weight.text(charge.dryMassG)}, ${DESICCANTS[charge.desiccant].gel ? charge.name : DESICCANTS[charge.desiccant].name}`
@@ -158,7 +197,14 @@ function ChargeLink({ charge }: { readonly charge: ChargeRecord }) {
     <span className={hand.pencil}>{what}: used once, no heat brings it back</span>
   ) : (
     <span className={css.charge}>
-      {what}:{' '}
+      <label>
+        <input
+          type="checkbox"
+          checked={chosen.has(charge.chargeId)}
+          onChange={() => toggle(charge.chargeId)}
+        />
+        {what}:
+      </label>{' '}
       <Link to={`${base}/renew/heat/${charge.chargeId}`} aria-label={`heat these: ${charge.name}`}>
         heat these
       </Link>

@@ -7,7 +7,7 @@ import { usePreferences } from '#session/journal-context.tsx'
 import { Figure } from '#ui/figure.tsx'
 import { inHundredths, inTenths, inWhole, THIN } from '#ui/format.ts'
 import { useMeasures } from '#ui/use-measures.ts'
-import { minutesText } from './heat-words.ts'
+import { minutesText } from '#ui/heat-text.ts'
 import hand from '#ui/hand.module.css'
 import css from './renew.module.css'
 

@@ -4,19 +4,12 @@ import { Link, useParams, useSearchParams } from 'react-router'
 import { vapourPressureOfRhPa } from '#core/air/vapour.ts'
 import { cautionsAt } from '#core/renewal/cautions.ts'
 import { bestDial, type HeatedIn } from '#core/renewal/heat-limits.ts'
-import {
-  DIAL_STEP_C,
-  asTold,
-  hasDial,
-  HEAT_SOURCE_KINDS,
-  type HeatSource,
-} from '#core/renewal/heat-source.ts'
+import { DIAL_STEP_C, asTold, hasDial } from '#core/renewal/heat-source.ts'
 import { heatThese, type HeatTheseAsked } from '#core/renewal/heat-these.ts'
 import { heatWay } from '#core/renewal/ways.ts'
-import { asHeatSource, heatSourcesOf } from '#journal/heat-sources.ts'
 import { roomAirAt } from '#journal/room-air.ts'
 import { roomsOf } from '#journal/rooms.ts'
-import type { ChargeRecord, State } from '#journal/state.ts'
+import type { ChargeRecord } from '#journal/state.ts'
 import { chargeToHeat } from '#session/charge-to-heat.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
@@ -27,20 +20,16 @@ import { ChoiceRow } from '#ui/choice-row.tsx'
 import { later } from '#ui/later.tsx'
 import { useMeasures } from '#ui/use-measures.ts'
 import { HeatFigures } from './heat-figures.tsx'
-import { degreesText, heatSteps, minutesText, usualSourceName } from './heat-words.ts'
+import { degreesText, minutesText } from '#ui/heat-text.ts'
+import { heatSteps } from './heat-words.ts'
+import { sourceChoices, type SourceChoice } from './sources.ts'
+import { useBegin } from './use-begin.ts'
+import { Refused } from '#ui/refused.tsx'
 import { OvenSection } from './oven-section.tsx'
 import hand from '#ui/hand.module.css'
 import css from './renew.module.css'
 
 const RenewDialog = later(() => import('#dialogs/renew/renew-dialog.tsx'))
-
-/** One that can be chosen: of the kit, or the usual one of a kind that nobody entered. */
-interface Choice {
-  readonly key: string
-  readonly name: string
-  readonly source: HeatSource
-  readonly pricePerKwh: number | null
-}
 
 /** May these beads be heated, where, how hot, how long, and when are they done? */
 export function HeatPage() {
@@ -67,13 +56,14 @@ function Heating({ charge }: { readonly charge: ChargeRecord }) {
   const [writing, setWriting] = useState(false)
   const known = charge.boxId === null ? null : knownBox(journal, charge.boxId)
   const report = useReport(charge.boxId ?? '', known?.facts, true)
-  const choices = choicesFor(state, charge)
+  const choices = sourceChoices(state, charge.holder === 'plug-in unit')
   const [chosen, setChosen] = useState<string | null>(search.get('in'))
   const choice = choices.find(one => one.key === chosen) ?? choices[0]!
   const [heatedIn, setHeatedIn] = useState<HeatedIn>(
     charge.holder === 'plug-in unit' || charge.holder === 'packet' ? 'holder' : 'dish',
   )
   const [displaysOut, setDisplaysOut] = useState(true)
+  const beginning = useBegin()
   const [dial, setDial] = useState<number | null>(null)
   const room = known ? state.rooms.get(known.view.box.roomId) : roomsOf(state)[0]
   const air = room ? roomAirAt(state, room, nowMs) : { relativeHumidityPercent: 55, temperatureC: 20 }
@@ -121,9 +111,39 @@ function Heating({ charge }: { readonly charge: ChargeRecord }) {
           </p>
         </div>
         {may && !isReckoning && (
-          <button type="button" className={hand.filled} onClick={() => setWriting(true)}>
-            Write it down when done
-          </button>
+          <div className={hand.acts}>
+            <button type="button" className={hand.worded} onClick={() => setWriting(true)}>
+              It is done already
+            </button>
+            <button
+              type="button"
+              className={hand.filled}
+              disabled={beginning.isPending}
+              onClick={() =>
+                beginning.begin(
+                  {
+                    oven: choice.source.kind,
+                    heatSourceId: choice.heatSourceId,
+                    dialC: hasDial(choice.source.kind) ? dialC : null,
+                    temperatureC: plan.heat?.middleC ?? null,
+                    roomId: room?.roomId ?? null,
+                    batches: [
+                      {
+                        minutes: Math.min(
+                          5000,
+                          Math.max(1, Math.round(plan.minutes.middle * plan.bed.batches)),
+                        ),
+                        chargeIds: [charge.chargeId],
+                      },
+                    ],
+                  },
+                  choice.name,
+                )
+              }
+            >
+              Begin at the oven
+            </button>
+          </div>
         )}
       </div>
       <div className={css.heating}>
@@ -238,12 +258,13 @@ function Heating({ charge }: { readonly charge: ChargeRecord }) {
           />
         </div>
       </div>
+      {beginning.error && <Refused error={beginning.error} remedy="begin again" />}
       {writing && <RenewDialog chargeId={charge.chargeId} close={() => setWriting(false)} />}
     </main>
   )
 }
 
-function answerText(whose: string, choice: Choice, setting: string | null, minutes: number): string {
+function answerText(whose: string, choice: SourceChoice, setting: string | null, minutes: number): string {
   const at = setting === null ? '' : ` at ${setting}`
   return `${whose}: ${choice.name}${at}, about ${minutesText(minutes)}.`
 }
@@ -261,35 +282,4 @@ function wordOf(
   return word.is === 'less'
     ? `${says}, less than the ${degreesText(measures, word.oursC)} its beads would stand. Its maker’s word goes first.`
     : `${says}, as we would.`
-}
-
-/** Sources of the kit that can have these beads at all; where there are none, the usual of each kind. */
-function choicesFor(state: State, charge: ChargeRecord): Choice[] {
-  const isUnit = charge.holder === 'plug-in unit'
-  const own: Choice[] = heatSourcesOf(state)
-    .filter(record => (record.kind === 'own heater') === isUnit)
-    .map(record => ({
-      key: record.heatSourceId,
-      name: record.name,
-      source: asHeatSource(record),
-      pricePerKwh: record.pricePerKwh ?? null,
-    }))
-  if (own.length > 0) return own
-  return HEAT_SOURCE_KINDS.filter(kind => (kind === 'own heater') === isUnit).map(kind => ({
-    key: kind,
-    name: usualSourceName(kind),
-    source: {
-      kind,
-      lowestC: null,
-      highestC: null,
-      swingC: null,
-      watts: null,
-      trays: null,
-      trayAreaCm2: null,
-      trayDepthMm: null,
-      food: null,
-      measured: [],
-    },
-    pricePerKwh: null,
-  }))
 }

@@ -101,6 +101,27 @@ describe('what wants heat', () => {
     await waitFor(() => expect(document.querySelectorAll('[data-part="due"] tr').length).toBe(9))
     expect(screen.getByRole('link', { name: 'heat these: Spare packet, port' })).toBeTruthy()
   })
+  test('several at once: one setting that all stand, in batches; who may not go is named', async () => {
+    await open([told({ holder: 'canister' })], '/renew')
+    const tick = (name: RegExp) => fireEvent.click(screen.getByRole('checkbox', { name }))
+    await screen.findByRole('checkbox', { name: /Spare packet, port/ })
+    tick(/Spare packet, port/)
+    tick(/Spare packet, starboard/)
+    tick(/molecular sieve/)
+    choose('Drum dryer')
+    const bar = document.querySelector('[data-part="begin"]')!
+    expect(bar.textContent).toMatch(/Without .*: .*wants 200 °C or more/)
+    expect(bar.textContent).toMatch(/2 charges, 120.g, at 65.°C: one batch/)
+  })
+  test('begun: the first step is there, and the journal has it', async () => {
+    const store = await open()
+    fireEvent.click(screen.getByRole('button', { name: 'Begin at the oven' }))
+    await waitFor(() => expect(store.acts.at(-1)!.what).toBe('Heating begun in Bay oven'))
+    expect(store.acts.at(-1)!.entries[0]).toMatchObject({
+      kind: 'session.begun',
+      payload: { heatSourceId: 'bay-oven', dialC: 120, batches: [{ chargeIds: [SPARE] }] },
+    })
+  })
   test('nothing yet', async () => {
     renderPlace(<RenewPlace />, { store: memoryStore([]), path: '/renew/:page?/:id?', at: '/renew' })
     expect((await screen.findByRole('heading', { level: 1 })).textContent).toBe('No beads are in a box yet.')

@@ -1,0 +1,46 @@
+import { HEAT_SOURCE_KINDS, type HeatSource } from '#core/renewal/heat-source.ts'
+import { asHeatSource, heatSourcesOf } from '#journal/heat-sources.ts'
+import type { State } from '#journal/state.ts'
+import { usualSourceName } from './heat-words.ts'
+
+/** One that can be chosen: of the kit, or the usual one of a kind that nobody entered. */
+export interface SourceChoice {
+  readonly key: string
+  readonly name: string
+  readonly source: HeatSource
+  readonly pricePerKwh: number | null
+  /** null: not of the kit. */
+  readonly heatSourceId: string | null
+}
+
+/** Sources of the kit; where there are none, the usual of each kind. A plug-in unit has its own and no other. */
+export function sourceChoices(state: State, isUnit: boolean): SourceChoice[] {
+  const own = heatSourcesOf(state)
+    .filter(record => (record.kind === 'own heater') === isUnit)
+    .map((record): SourceChoice => ({
+      key: record.heatSourceId,
+      name: record.name,
+      source: asHeatSource(record),
+      pricePerKwh: record.pricePerKwh ?? null,
+      heatSourceId: record.heatSourceId,
+    }))
+  if (own.length > 0) return own
+  return HEAT_SOURCE_KINDS.filter(kind => (kind === 'own heater') === isUnit).map(kind => ({
+    key: kind,
+    name: usualSourceName(kind),
+    source: {
+      kind,
+      lowestC: null,
+      highestC: null,
+      swingC: null,
+      watts: null,
+      trays: null,
+      trayAreaCm2: null,
+      trayDepthMm: null,
+      food: null,
+      measured: [],
+    },
+    pricePerKwh: null,
+    heatSourceId: null,
+  }))
+}
