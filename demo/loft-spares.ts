@@ -48,12 +48,40 @@ const heatDrafts = (atMs: number, nowMs: number): Draft[] => [
   },
 ]
 
+/** The packet that was lent from locker to locker: weighed before and after each heat. */
+const portsLife = (nowMs: number): Draft[] =>
+  (
+    [
+      [228, 72.6, 64.2, 118],
+      [171, 73.9, 64.3, 112],
+      [118, 71.2, 64.4, 112],
+      [73, 74.8, 64.6, 107],
+    ] as const
+  ).flatMap(([daysAgo, beforeG, afterG, temperatureC]): Draft[] => {
+    const chargeId = 'spare-beads-1'
+    const heatedMs = nowMs - daysAgo * DAY
+    const weighed = (grossG: number, atMs: number): Draft => ({
+      kind: 'charge.weighed',
+      atMs,
+      payload: { chargeId, grossG, tareG: 3, scaleErrorG: 0.1 },
+    })
+    return [
+      weighed(beforeG, heatedMs - 3_600_000),
+      {
+        kind: 'charge.heated',
+        atMs: heatedMs,
+        payload: { chargeId, temperatureC, hours: 1.5, oven: 'electric', roomId: null },
+      },
+      weighed(afterG, heatedMs + 3_600_000),
+    ]
+  })
+
 /** What the club has beside its boxes: two packets on the peg, spools not in use, three more displays, a scale. */
 export function sparesDrafts(nowMs: number): Draft[] {
   const atMs = nowMs - 41 * DAY
-  const packet = (n: number, side: string): Draft => ({
+  const packet = (n: number, side: string, madeMs = atMs): Draft => ({
     kind: 'charge.made',
-    atMs,
+    atMs: madeMs,
     payload: {
       chargeId: `spare-beads-${n}`,
       name: `Spare packet, ${side}`,
@@ -93,7 +121,8 @@ export function sparesDrafts(nowMs: number): Draft[] {
     payload: { instrumentId: `display-${boxId}`, name, accuracyPercentRh: 5, floorPercentRh: 10, boxId },
   })
   return [
-    packet(1, 'port'),
+    packet(1, 'port', nowMs - 236 * DAY),
+    ...portsLife(nowMs),
     packet(2, 'starboard'),
     spool(1, {}),
     spool(2, {

@@ -23,6 +23,7 @@ const KitPlace = lazy(() => import('../places/kit/kit-place.tsx'))
 const DisplaysPlace = lazy(() => import('../places/displays/displays-place.tsx'))
 const RenewPlace = lazy(() => import('../places/renew/renew-place.tsx'))
 const HeatingPlace = lazy(() => import('../places/heating/heating-place.tsx'))
+const BeadsPlace = lazy(() => import('../places/beads/beads-place.tsx'))
 const HeatPlace = lazy(() => import('../places/heat/heat-place.tsx'))
 const BuildPlace = lazy(() => import('../places/build/build-place.tsx'))
 const FirstUsePlace = lazy(() => import('../places/first-use/first-use-place.tsx'))
@@ -42,6 +43,7 @@ const places = [
   { path: 'kit/displays', element: <DisplaysPlace /> },
   { path: 'renew/session/:id', element: <HeatingPlace /> },
   { path: 'renew/:page?/:id?', element: <RenewPlace /> },
+  { path: 'kit/beads/:id', element: <BeadsPlace /> },
   { path: 'kit/heat', element: <HeatPlace /> },
   { path: 'build/:planId?/:step?', element: <BuildPlace /> },
   { path: 'start', element: <FirstUsePlace /> },

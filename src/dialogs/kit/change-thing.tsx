@@ -1,5 +1,6 @@
 import { Dialog } from '#ui/dialog.tsx'
 import { useState } from 'react'
+import { Link } from 'react-router'
 import type { Wanted } from '#formats/quick/wanted.ts'
 import { asWanted, type ThingRef } from '#session/kit/as-wanted.ts'
 import { changeDrafts, type LidSince } from '#session/kit/change-drafts.ts'
@@ -49,7 +50,7 @@ export default function ChangeThing({
   readonly again: (sentence: string) => void
 }) {
   const { state } = useJournal()
-  const { maker } = useJournalTools()
+  const { maker, base } = useJournalTools()
   const measures = useMeasures()
   const write = useWriteAct()
   const { context, today } = useQuickContext()
@@ -124,6 +125,7 @@ export default function ChangeThing({
         )}
         <FormFoot write={write} />
         <div className={css.ends}>
+          {thing.kind === 'charge' && <Link to={`${base}/kit/beads/${thing.id}`}>Its life so far</Link>}
           {thing.kind !== 'room' && (
             <button
               type="button"
