@@ -79,6 +79,7 @@ describe('axe finds nothing serious or critical, by day and by night', () => {
     ['how true the displays are', '/demo/kit/displays', 1280, 800],
     ['how hot the ovens are', '/demo/kit/heat', 390, 844],
     ['what wants heat', '/demo/renew', 1280, 800],
+    ['a charge and its life', '/demo/kit/beads/spare-beads-1', 1280, 800],
     ['heat these on a phone', '/demo/renew/heat/stroke-beads', 390, 844],
     ['the kit', '/demo/kit', 1280, 800],
     ['the kit on a phone', '/demo/kit', 390, 844],

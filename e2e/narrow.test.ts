@@ -76,6 +76,7 @@ const PAGES = [
   '/kit/heat',
   '/renew',
   '/renew/heat/launch-beads',
+  '/kit/beads/launch-beads',
   '/kit',
   '/entries',
   '/files',

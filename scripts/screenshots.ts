@@ -3,7 +3,7 @@ import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
 import type { Page } from 'puppeteer-core'
 import { openStage, problemsOf, settled, type OpenOptions } from '../e2e/harness.ts'
-import { records, saveBackup } from '../e2e/own-journal.ts'
+import { fill, records, saveBackup } from '../e2e/own-journal.ts'
 import { makeAct, type Act, type Draft, type Maker } from '../src/records/act.ts'
 import { root } from './set-up.mjs'
 
@@ -14,8 +14,9 @@ const SHOTS: readonly { name: string; hash: string; options?: OpenOptions }[] = 
   { name: 'shelf-night', hash: '/demo', options: { dark: true } },
   { name: 'shelf-phone', hash: '/demo', options: PHONE },
   { name: 'box', hash: '/demo/box/launch' },
-  { name: 'box-phone', hash: '/demo/box/thole', options: PHONE },
   { name: 'kit', hash: '/demo/kit' },
+  { name: 'heat-these', hash: '/demo/renew/heat/stroke-beads' },
+  { name: 'beads', hash: '/demo/kit/beads/spare-beads-1' },
   { name: 'displays', hash: '/demo/kit/displays' },
   { name: 'score', hash: '/demo/almanac/score' },
   { name: 'build', hash: '/demo/build/coxless' },
@@ -69,11 +70,6 @@ try {
     await page.evaluate(() => document.fonts.ready)
     // the page of a box to its end, with every spool
     await page.screenshot({ path: file(name), fullPage: name === 'box' })
-    if (name === 'box') {
-      await page.click('h1 [data-quantity]')
-      await page.waitForSelector('[data-why]')
-      await page.screenshot({ path: file('why') })
-    }
     console.log(name, problemsOf(page).join(' '))
     await page.close()
   }
@@ -112,13 +108,17 @@ async function dailyLife(): Promise<void> {
   )
   await page.evaluate(() => (document.activeElement as HTMLElement).blur())
   await shoot(page, 'round-phone')
-  const renew = await open('/demo/box/launch')
-  await settled(renew)
-  await renew.keyboard.press('n')
-  await renew.waitForSelector('[data-part="after-line"]')
-  await shoot(renew, 'renew')
-
   const maker: Maker = { nowMs: () => NOW - 3_600_000, zone: 'UTC', newId: () => `demo-shot${++ids}` }
+  // at the oven: two charges in, weighed twice
+  const oven = await open('/demo/renew', PHONE)
+  await settled(oven)
+  await fill(oven, atTheOven(NOW), 'demo')
+  await oven.evaluate(() => (location.hash = '/demo/renew/session/demo-shot-session'))
+  await oven.reload({ waitUntil: 'load' })
+  await oven.waitForSelector('[data-part="timer"]')
+  await oven.waitForSelector('[data-part="falls"]')
+  await shoot(oven, 'session-phone')
+
   // from nothing to a first verdict: one reading, and no date yet
   const first = await stage.open('/', { zone: 'UTC', fresh: true, ...PHONE })
   const press = async (words: string) =>
@@ -163,4 +163,53 @@ async function dailyLife(): Promise<void> {
   await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile(path)
   await files.waitForSelector('[data-looked]')
   await shoot(files, 'bring-together')
+}
+
+/** Stroke's and Cox's beads in the bay oven for fifty minutes, as a person would have entered it. */
+function atTheOven(nowMs: number): Act[] {
+  const minute = 60_000
+  let count = 0
+  const act = (minutesAgo: number, drafts: readonly Draft[]): Act => {
+    const atMs = nowMs - minutesAgo * minute
+    return makeAct(
+      { nowMs: () => atMs, zone: 'UTC', newId: () => `demo-shot-oven${++count}` },
+      'At the oven',
+      drafts,
+    )
+  }
+  const sessionId = 'demo-shot-session'
+  const stepped = (step: 'displays out' | 'weighed in' | 'in', chargeId: string | null = null): Draft => ({
+    kind: 'session.stepped',
+    payload: { sessionId, batch: 0, step, chargeId },
+  })
+  const weighedIn = (chargeId: string, grossG: number, tareG: number): Draft[] => [
+    { kind: 'charge.weighed', payload: { chargeId, grossG, tareG, scaleErrorG: 1 } },
+    stepped('weighed in', chargeId),
+  ]
+  const hot = (chargeId: string, grossG: number, tareG: number): Draft => ({
+    kind: 'session.weighed',
+    payload: { sessionId, batch: 0, chargeId, grossG, tareG },
+  })
+  return [
+    act(62, [
+      {
+        kind: 'session.begun',
+        payload: {
+          sessionId,
+          oven: 'electric',
+          heatSourceId: 'bay-oven',
+          dialC: 120,
+          temperatureC: 112,
+          roomId: null,
+          batches: [{ minutes: 70, chargeIds: ['stroke-beads', 'cox-beads'] }],
+        },
+      },
+    ]),
+    act(60, [stepped('displays out')]),
+    act(58, weighedIn('stroke-beads', 263, 125)),
+    act(57, weighedIn('cox-beads', 192, 142)),
+    act(50, [stepped('in')]),
+    act(26, [hot('stroke-beads', 255, 125)]),
+    act(4, [hot('stroke-beads', 250, 125)]),
+  ]
 }

@@ -62,7 +62,11 @@ function onCharge(
       return move(state, charge.chargeId, entry.payload.boxId, placed)
     case 'charge.weighed': {
       const { grossG, tareG, scaleErrorG } = entry.payload
-      if (grossG - tareG < LIGHTER_THAN_DRY * charge.dryMassG - 2 * scaleErrorG)
+      // what was only assumed is put right by the scale, not the other way round
+      if (
+        charge.massKnown !== 'assumed' &&
+        grossG - tareG < LIGHTER_THAN_DRY * charge.dryMassG - 2 * scaleErrorG
+      )
         return state.says.tooLight(charge.chargeId, placed)
       charge.weighings.push({ id: entry.id, atMs, grossG, tareG, scaleErrorG })
       return null

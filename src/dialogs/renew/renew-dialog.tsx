@@ -1,6 +1,7 @@
 import { Dialog } from '#ui/dialog.tsx'
 import { NativeSelect, TextInput } from '@mantine/core'
 import { useState } from 'react'
+import { Link } from 'react-router'
 import * as v from 'valibot'
 import { DESICCANTS } from '#core/desiccant/catalogue.ts'
 import { cautionsAt } from '#core/renewal/cautions.ts'
@@ -60,7 +61,7 @@ export default function RenewDialog({
   readonly close: () => void
 }) {
   const { state } = useJournal()
-  const { maker } = useJournalTools()
+  const { maker, base } = useJournalTools()
   const measures = useMeasures()
   const write = useWriteAct()
   const charge = state.charges.get(chargeId)!
@@ -143,6 +144,10 @@ export default function RenewDialog({
         />
         {how === 'heated' ? (
           <>
+            <p className={hand.aside}>
+              Not hot yet? <Link to={`${base}/renew/heat/${charge.chargeId}`}>Heat these</Link> says how hot,
+              how long and what to look for, and goes along at the oven.
+            </p>
             {way?.notAtHome && (
               <p className={hand.notice} role="alert">
                 {way.notAtHome}

@@ -178,7 +178,14 @@ function HotWeighing({
   const keep = () => {
     const read = readGross(
       text,
-      { name, dryMassG: one.charge.dryMassG, tareG: one.inTareG, beforeG: one.inGrossG, scaleStepG: stepG },
+      {
+        name,
+        dryMassG: one.charge.dryMassG,
+        massIsKnown: one.charge.massKnown !== 'assumed',
+        tareG: one.inTareG,
+        beforeG: one.inGrossG,
+        scaleStepG: stepG,
+      },
       weight,
     )
     if (!read.ok) return setError(read.message)

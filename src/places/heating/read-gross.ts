@@ -12,6 +12,8 @@ export function readGross(
   of: {
     readonly name: string
     readonly dryMassG: number
+    /** Their number was told or weighed: lighter than dry is a mistake then, else only news. */
+    readonly massIsKnown: boolean
     readonly tareG: number
     /** What it weighed before; null: it was not weighed. */
     readonly beforeG: number | null
@@ -29,7 +31,7 @@ export function readGross(
     return wrong(
       `${of.name} weighs more than before, ${weight.text(of.beforeG)}: heat takes water out, it puts none in. Same dish? Then put the first weight right among the entries.`,
     )
-  if (grossG - of.tareG < LIGHTER_THAN_DRY * of.dryMassG)
+  if (of.massIsKnown && grossG - of.tareG < LIGHTER_THAN_DRY * of.dryMassG)
     return wrong(
       `${of.name}: less its dish that is under the ${weight.text(of.dryMassG)} of dry beads that were told. Is the dish’s weight right?`,
     )

@@ -2,6 +2,7 @@ import { Link } from 'react-router'
 import type { SessionAt } from '#session/heating.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { useMeasures } from '#ui/use-measures.ts'
+import { DryWeight } from './dry-weight.tsx'
 import { TakeBack } from './take-back.tsx'
 import hand from '#ui/hand.module.css'
 import ruled from '#ui/ruled.module.css'
@@ -40,6 +41,9 @@ export function SessionEnd({ at }: { readonly at: SessionAt }) {
                   : `${weight.bare(inGrossG)} to ${weight.text(after.grossG)}`}
               </td>
               <td>{outG === null ? '' : `${water.text(outG)} out`}</td>
+              <td>
+                <DryWeight charge={charge} grossG={after?.grossG ?? null} tareG={after?.tareG ?? 0} at={at} />
+              </td>
               <td>{state === 'back' ? 'back' : state === 'waiting' ? 'was not heated' : 'not back yet'}</td>
             </tr>
           ))}

@@ -48,7 +48,14 @@ export function WeighStep({ at }: { readonly at: SessionAt }) {
       )
     const read = readGross(
       text,
-      { name, dryMassG: charge.dryMassG, tareG, beforeG: isOut ? one.inGrossG : null, scaleStepG: stepG },
+      {
+        name,
+        dryMassG: charge.dryMassG,
+        massIsKnown: charge.massKnown !== 'assumed',
+        tareG,
+        beforeG: isOut ? one.inGrossG : null,
+        scaleStepG: stepG,
+      },
       weight,
     )
     if (!read.ok) return setError(read.message)

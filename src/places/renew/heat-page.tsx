@@ -108,6 +108,8 @@ function Heating({ charge }: { readonly charge: ChargeRecord }) {
               ? 'Reckoning … What they hold decides for how long.'
               : `${charge.name}, ${measures.weight.text(charge.dryMassG)}.`}{' '}
             {wordOf(plan.makersWord, measures)}
+            {isUnknown(charge) &&
+              ' Nobody knows yet what they hold: weigh them, dry them once, weigh them again, and it is known from then on.'}
           </p>
         </div>
         {may && !isReckoning && (
@@ -263,6 +265,12 @@ function Heating({ charge }: { readonly charge: ChargeRecord }) {
     </main>
   )
 }
+
+/** Found, never weighed: neither their water nor their dry weight is known. */
+const isUnknown = (charge: ChargeRecord): boolean =>
+  charge.boxId === null &&
+  charge.weighings.length === 0 &&
+  (charge.massKnown === 'assumed' || charge.freshness === 'unknown')
 
 function answerText(whose: string, choice: SourceChoice, setting: string | null, minutes: number): string {
   const at = setting === null ? '' : ` at ${setting}`

@@ -1,0 +1,77 @@
+import { vapourPressureOfRhPa } from '#core/air/vapour.ts'
+import { afterHeating, MICROWAVED_G_PER_G, ovenVapourPressurePa } from '#core/renewal/after-heating.ts'
+import { roomAirAt } from '#journal/room-air.ts'
+import type { ChargeRecord } from '#journal/state.ts'
+import type { SessionAt } from '#session/heating.ts'
+import { useJournal } from '#session/journal-query.ts'
+import { useWriteAct } from '#session/writing.ts'
+import { useMeasures } from '#ui/use-measures.ts'
+import hand from '#ui/hand.module.css'
+
+/** Less than this is the scale's own doubt. */
+const LEAST_SHARE = 0.01
+
+/** Beads whose weight nobody knew, dried once and weighed: what they weigh dry is known from then on. */
+export function DryWeight({
+  charge,
+  grossG,
+  tareG,
+  at,
+}: {
+  readonly charge: ChargeRecord
+  readonly grossG: number | null
+  readonly tareG: number
+  readonly at: SessionAt
+}) {
+  const { state } = useJournal()
+  const { weight } = useMeasures()
+  const write = useWriteAct()
+  if (grossG === null || charge.massKnown === 'measured') return null
+  const dryG = (grossG - tareG) / (1 + leftShare(at, charge, state))
+  if (Math.abs(dryG / charge.dryMassG - 1) < LEAST_SHARE && charge.massKnown === 'told') return null
+  return (
+    <button
+      type="button"
+      className={hand.worded}
+      disabled={write.isPending}
+      onClick={() =>
+        write.mutate({
+          what: `${charge.name}: ${weight.text(dryG)} dry, by the scale`,
+          drafts: [
+            {
+              kind: 'charge.changed',
+              payload: {
+                chargeId: charge.chargeId,
+                dryMassG: Math.round(dryG * 10) / 10,
+                massKnown: 'measured',
+              },
+            },
+          ],
+        })
+      }
+    >
+      {weight.text(dryG)} dry, not {weight.text(charge.dryMassG)}: take that from now on
+    </button>
+  )
+}
+
+/** What the heat leaves of water, of the dry mass: the middle of its range. */
+function leftShare(
+  { session }: SessionAt,
+  charge: ChargeRecord,
+  state: ReturnType<typeof useJournal>['state'],
+): number {
+  const { low, high } = MICROWAVED_G_PER_G
+  if (session.temperatureC === null) return (low + high) / 2
+  const room = session.roomId === null ? undefined : state.rooms.get(session.roomId)
+  const air = room
+    ? roomAirAt(state, room, session.begunMs)
+    : { relativeHumidityPercent: 55, temperatureC: 20 }
+  const after = afterHeating({
+    desiccant: charge.desiccant,
+    ovenPa: ovenVapourPressurePa(vapourPressureOfRhPa(air), session.oven),
+    temperatureC: session.temperatureC,
+    boxC: air.temperatureC,
+  })
+  return (after.lowGPerG + after.highGPerG) / 2
+}
