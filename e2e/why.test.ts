@@ -182,6 +182,6 @@ test('every formula was met on the way', () =>
     'microwave-minutes',
     'baking-energy',
     'microwave-energy',
-    'power-energy',
     'product',
+    'power-energy',
   ]))

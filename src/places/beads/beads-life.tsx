@@ -58,7 +58,7 @@ export function BeadsLife({
           </text>
           {weights.length === 0 && (
             <text x={LEFT + 10} y={(TOP + FLOOR) / 2} className={css.look}>
-              never weighed: the line begins with the first weight
+              never weighed yet
             </text>
           )}
           {charge.heatings.map(one => (
