@@ -24,7 +24,7 @@ async function typeGross(page: Page, gross: string): Promise<void> {
   const field = 'input[aria-label^="Dish and all"]'
   for (let turn = 0; turn < 3; turn++) {
     await page.locator(field).fill(gross)
-    if ((await page.$eval(field, item => (item as HTMLInputElement).value)) === gross) return
+    if ((await page.$eval(field, item => item.value)) === gross) return
   }
 }
 async function weigh(page: Page, gross: string, step: string, dish?: string): Promise<void> {
