@@ -217,6 +217,7 @@ function Heating({ charge }: { readonly charge: ChargeRecord }) {
           )}
           <Checkbox
             color="var(--ink)"
+            iconColor="var(--ground)"
             label="Displays and coin cells are out"
             checked={displaysOut}
             onChange={event => setDisplaysOut(event.currentTarget.checked)}
