@@ -1,21 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
 import { celsiusFromFahrenheit } from '#units/temperature.ts'
 import { bestDial, heatLimits, makersWord, refusals, type Asked, type ToHeat } from './heat-limits.ts'
-import { dialFor, heatAt, HEAT_SOURCE_KINDS, type HeatSource } from './heat-source.ts'
+import { dialFor, heatAt, HEAT_SOURCE_KINDS, untoldSource, type HeatSource } from './heat-source.ts'
 
-const source = (change: Partial<HeatSource> = {}): HeatSource => ({
-  kind: 'electric',
-  lowestC: null,
-  highestC: null,
-  swingC: null,
-  watts: null,
-  trays: null,
-  trayAreaCm2: null,
-  trayDepthMm: null,
-  food: null,
-  measured: [],
-  ...change,
-})
+const source = (change: Partial<HeatSource> = {}): HeatSource => ({ ...untoldSource('electric'), ...change })
 const beads = (change: Partial<ToHeat> = {}): ToHeat => ({
   desiccant: 'silica-a',
   indicator: 'orange',

@@ -40,6 +40,20 @@ export interface HeatSource {
   readonly measured: readonly HeatMeasured[]
 }
 
+/** A source of which only the kind is known. */
+export const untoldSource = (kind: HeatSourceKind): HeatSource => ({
+  kind,
+  lowestC: null,
+  highestC: null,
+  swingC: null,
+  watts: null,
+  trays: null,
+  trayAreaCm2: null,
+  trayDepthMm: null,
+  food: null,
+  measured: [],
+})
+
 interface UsualSource {
   readonly name: string
   readonly lowestC: Celsius

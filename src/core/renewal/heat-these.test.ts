@@ -1,20 +1,12 @@
 import { describe, expect, test } from '@jest/globals'
 import { celsiusFromFahrenheit } from '#units/temperature.ts'
 import { bakingKWh, bakingMinutes, bedOf, unitMinutes } from './baking.ts'
-import { heatAt, type HeatSource, type HeatSourceKind } from './heat-source.ts'
+import { heatAt, untoldSource, type HeatSource, type HeatSourceKind } from './heat-source.ts'
 import { heatThese, type ChargeToHeat, type HeatTheseAsked } from './heat-these.ts'
 
 const source = (kind: HeatSourceKind, change: Partial<HeatSource> = {}): HeatSource => ({
-  kind,
-  lowestC: null,
-  highestC: null,
-  swingC: null,
-  watts: null,
-  trays: null,
-  trayAreaCm2: null,
-  trayDepthMm: null,
+  ...untoldSource(kind),
   food: false,
-  measured: [],
   ...change,
 })
 const charge = (change: Partial<ChargeToHeat> = {}): ChargeToHeat => ({

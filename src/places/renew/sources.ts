@@ -1,4 +1,4 @@
-import { HEAT_SOURCE_KINDS, type HeatSource } from '#core/renewal/heat-source.ts'
+import { HEAT_SOURCE_KINDS, untoldSource, type HeatSource } from '#core/renewal/heat-source.ts'
 import { asHeatSource, heatSourcesOf } from '#journal/heat-sources.ts'
 import type { State } from '#journal/state.ts'
 import { usualSourceName } from './heat-words.ts'
@@ -28,18 +28,7 @@ export function sourceChoices(state: State, isUnit: boolean): SourceChoice[] {
   return HEAT_SOURCE_KINDS.filter(kind => (kind === 'own heater') === isUnit).map(kind => ({
     key: kind,
     name: usualSourceName(kind),
-    source: {
-      kind,
-      lowestC: null,
-      highestC: null,
-      swingC: null,
-      watts: null,
-      trays: null,
-      trayAreaCm2: null,
-      trayDepthMm: null,
-      food: null,
-      measured: [],
-    },
+    source: untoldSource(kind),
     pricePerKwh: null,
     heatSourceId: null,
   }))
