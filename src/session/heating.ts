@@ -1,4 +1,4 @@
-import { nextStep, sessionSteps, type SessionToDo } from '#core/renewal/session.ts'
+import { isSameStep, nextStep, sessionSteps, type SessionToDo } from '#core/renewal/session.ts'
 import type { ChargeRecord, SessionRecord, State } from '#journal/state.ts'
 
 export interface HeatedCharge {
@@ -73,15 +73,12 @@ export function sessionAt(state: State, sessionId: string): SessionAt | null {
   return {
     session,
     todo,
-    number: todo === null ? steps.length : steps.findIndex(one => one === todo || isSame(one, todo)) + 1,
+    number: todo === null ? steps.length : steps.findIndex(one => isSameStep(one, todo)) + 1,
     count: steps.length,
     batches,
     charges,
   }
 }
-
-const isSame = (a: SessionToDo, b: SessionToDo) =>
-  a.step === b.step && a.batch === b.batch && a.chargeId === b.chargeId
 
 /** The time of the next step: now, but never before the last one, whatever the clock was set to in between. */
 export const stepMs = ({ session }: SessionAt, nowMs: number): number =>

@@ -13,10 +13,10 @@ export interface WeightText {
 export const NOT_WEIGHED: WeightText = { gross: '', tare: '' }
 
 /** Beads hold no more than this of their own dry weight; brine goes on taking up. */
-const MOST_LOADING = 0.6
+export const MOST_LOADING = 0.6
 const MOST_BRINE = 8
 /** Lighter than dry by this much, and the scale or the word is wrong. */
-const LIGHTER_THAN_DRY = 0.97
+export const LIGHTER_THAN_DRY = 0.97
 
 /** What a scale showed, checked; the message names the field and the remedy. */
 export function readWeight(

@@ -20,7 +20,6 @@ export function greedyPlan(asked: OvenPlanAsked): OvenPlan {
   )
   const sessions: { at: number; boxIds: string[] }[] = []
   const holds = new Map(asked.boxes.map(box => [box.id, box.holdsUntil]))
-  const lastDone = new Map<string, number>()
   let after = -1
   for (let guard = 0; guard <= open.length; guard++) {
     const due = asked.boxes.flatMap(box => {
@@ -44,7 +43,6 @@ export function greedyPlan(asked: OvenPlanAsked): OvenPlan {
     sessions.push({ at, boxIds: chosen.map(box => box.id) })
     for (const box of chosen) {
       holds.set(box.id, box.freshHoldsUntil[at]!)
-      lastDone.set(box.id, at)
     }
     after = at
   }

@@ -94,16 +94,6 @@ export function lapses(asked: OvenPlanAsked, sessions: readonly OvenSession[]): 
   })
 }
 
-/** What is wrong with a day: more fillings than there is time for. */
-export const tooFull = (
-  asked: OvenPlanAsked,
-  plan: OvenPlan,
-): { at: number; batches: number; most: number }[] =>
-  plan.sessions.flatMap(({ at }, i) => {
-    const most = mostBatches(asked, at)
-    return plan.batches[i]! > most ? [{ at, batches: plan.batches[i]!, most }] : []
-  })
-
 /**
  * Fillings each session needs when spares go in at once and what came out is heated as late as may be: enough each time
  * that spares are ready again when they are wanted.

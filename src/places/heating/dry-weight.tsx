@@ -1,7 +1,5 @@
-import { vapourPressureOfRhPa } from '#core/air/vapour.ts'
-import { afterHeating, MICROWAVED_G_PER_G, ovenVapourPressurePa } from '#core/renewal/after-heating.ts'
-import { roomAirAt } from '#journal/room-air.ts'
 import type { ChargeRecord } from '#journal/state.ts'
+import { leftByHeat } from '#session/left-by-heat.ts'
 import type { SessionAt } from '#session/heating.ts'
 import { useJournal } from '#session/journal-query.ts'
 import { useWriteAct } from '#session/writing.ts'
@@ -27,7 +25,8 @@ export function DryWeight({
   const { weight } = useMeasures()
   const write = useWriteAct()
   if (grossG === null || charge.massKnown === 'measured') return null
-  const dryG = (grossG - tareG) / (1 + leftShare(at, charge, state))
+  const left = leftByHeat(state, at, charge)
+  const dryG = (grossG - tareG) / (1 + (left.low + left.high) / 2)
   if (Math.abs(dryG / charge.dryMassG - 1) < LEAST_SHARE && charge.massKnown === 'told') return null
   return (
     <button
@@ -53,25 +52,4 @@ export function DryWeight({
       {weight.text(dryG)} dry, not {weight.text(charge.dryMassG)}: take that from now on
     </button>
   )
-}
-
-/** What the heat leaves of water, of the dry mass: the middle of its range. */
-function leftShare(
-  { session }: SessionAt,
-  charge: ChargeRecord,
-  state: ReturnType<typeof useJournal>['state'],
-): number {
-  const { low, high } = MICROWAVED_G_PER_G
-  if (session.temperatureC === null) return (low + high) / 2
-  const room = session.roomId === null ? undefined : state.rooms.get(session.roomId)
-  const air = room
-    ? roomAirAt(state, room, session.begunMs)
-    : { relativeHumidityPercent: 55, temperatureC: 20 }
-  const after = afterHeating({
-    desiccant: charge.desiccant,
-    ovenPa: ovenVapourPressurePa(vapourPressureOfRhPa(air), session.oven),
-    temperatureC: session.temperatureC,
-    boxC: air.temperatureC,
-  })
-  return (after.lowGPerG + after.highGPerG) / 2
 }

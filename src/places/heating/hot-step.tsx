@@ -1,10 +1,7 @@
 import { useEffect, useState } from 'react'
-import { vapourPressureOfRhPa } from '#core/air/vapour.ts'
-import { drying } from '#core/renewal/drying-curve.ts'
-import { afterHeating, MICROWAVED_G_PER_G, ovenVapourPressurePa } from '#core/renewal/after-heating.ts'
 import { scaleStepG } from '#journal/scales.ts'
-import { roomAirAt } from '#journal/room-air.ts'
 import { stepMs, type HeatedCharge, type SessionAt } from '#session/heating.ts'
+import { dryingOf, hotWeights } from '#session/left-by-heat.ts'
 import { stepDrafts } from '#session/heating-drafts.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
@@ -24,8 +21,6 @@ import hand from '#ui/hand.module.css'
 import css from './heating.module.css'
 
 const MINUTE_MS = 60_000
-/** Minutes differ by this before the scale has spoken. */
-const WIDER = 1.7
 
 /** While it is hot: how long yet, what the scale says, and whether it still falls. */
 export function HotStep({ at, nowMs }: { readonly at: SessionAt; readonly nowMs: number }) {
@@ -41,7 +36,7 @@ export function HotStep({ at, nowMs }: { readonly at: SessionAt; readonly nowMs:
   const [chosenId, setChosen] = useState(hot[0]?.charge.chargeId ?? '')
   const chosen = hot.find(one => one.charge.chargeId === chosenId) ?? hot[0]!
   const stepG = scaleStepG(state)
-  const dryings = new Map(hot.map(one => [one.charge.chargeId, dryingOf(at, one, stepG, state, inMs)]))
+  const dryings = new Map(hot.map(one => [one.charge.chargeId, dryingOf(state, at, one, inMs, stepG)]))
   const all = [...dryings.values()].filter(one => one !== null)
   const endMinutes =
     all.length === 0
@@ -106,7 +101,7 @@ export function HotStep({ at, nowMs }: { readonly at: SessionAt; readonly nowMs:
           <DryingChart
             drying={one}
             startG={chosen.inGrossG! - chosen.inTareG - chosen.charge.dryMassG}
-            weights={weightsOf(at, chosen, inMs)}
+            weights={hotWeights(at, chosen, inMs)}
             minutesNow={(nowMs - inMs) / MINUTE_MS}
             timeAt={at1}
           />
@@ -230,52 +225,3 @@ function HotWeighing({
     </form>
   )
 }
-
-const weightsOf = ({ session }: SessionAt, one: HeatedCharge, inMs: number) =>
-  session.weighings
-    .filter(item => item.chargeId === one.charge.chargeId && item.batch === one.batch)
-    .map(item => ({
-      minutes: (item.atMs - inMs) / MINUTE_MS,
-      waterG: Math.max(0, item.grossG - item.tareG - one.charge.dryMassG),
-    }))
-
-/** How one charge dries; null where it was not weighed in. */
-function dryingOf(
-  at: SessionAt,
-  one: HeatedCharge,
-  stepG: number,
-  state: ReturnType<typeof useJournal>['state'],
-  inMs: number,
-): ReturnType<typeof drying> | null {
-  if (one.inGrossG === null) return null
-  const { session } = at
-  const { charge } = one
-  const { minutes } = at.batches[one.batch]!
-  const room = session.roomId === null ? undefined : state.rooms.get(session.roomId)
-  const air = room ? roomAirAt(state, room, inMs) : { relativeHumidityPercent: 55, temperatureC: 20 }
-  const left =
-    session.temperatureC === null
-      ? { low: MICROWAVED_G_PER_G.low, high: MICROWAVED_G_PER_G.high }
-      : leftBetween(
-          afterHeating({
-            desiccant: charge.desiccant,
-            ovenPa: ovenVapourPressurePa(vapourPressureOfRhPa(air), session.oven),
-            temperatureC: session.temperatureC,
-            boxC: air.temperatureC,
-          }),
-        )
-  const startG = Math.max(0, one.inGrossG - one.inTareG - charge.dryMassG)
-  const most = (share: number) => Math.min(share * charge.dryMassG, startG)
-  return drying({
-    startG,
-    leftG: { low: most(left.low), middle: most((left.low + left.high) / 2), high: most(left.high) },
-    minutes: { low: minutes / WIDER, middle: minutes, high: minutes * WIDER },
-    dryMassG: charge.dryMassG,
-    scaleStepG: stepG,
-    weights: weightsOf(at, one, inMs),
-  })
-}
-const leftBetween = ({ lowGPerG, highGPerG }: ReturnType<typeof afterHeating>) => ({
-  low: lowGPerG,
-  high: highGPerG,
-})

@@ -1,10 +1,7 @@
+import { LIGHTER_THAN_DRY, MOST_LOADING } from '#ui/read-weight.ts'
 import type { Measure } from '#ui/measures.ts'
 
 const MOST_G = 10_000
-/** Beads hold no more than this of their own dry weight. */
-const MOST_LOADING = 0.6
-/** Lighter than dry by this much, and the scale or the word is wrong. */
-const LIGHTER_THAN_DRY = 0.97
 
 /** A weight at the oven, holder and all; the message names what is wrong and what to do. */
 export function readGross(

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { vapourPressureOfRhPa } from '#core/air/vapour.ts'
-import { roomAirAt } from '#journal/room-air.ts'
+import { roomAirOrUsual } from '#journal/room-air.ts'
 import { roomsOf } from '#journal/rooms.ts'
 import { useJournal } from '#session/journal-query.ts'
 import { ChoiceRow } from '#ui/choice-row.tsx'
@@ -25,7 +25,7 @@ export function BeginBar({ wanted }: { readonly wanted: readonly Wanted[] }) {
   const firstBox = wanted.find(one => one.charge.boxId !== null)?.charge.boxId
   const room =
     (firstBox != null ? state.rooms.get(state.boxes.get(firstBox)!.roomId) : undefined) ?? roomsOf(state)[0]
-  const air = room ? roomAirAt(state, room, nowMs) : { relativeHumidityPercent: 55, temperatureC: 20 }
+  const air = roomAirOrUsual(state, room, nowMs)
   const plan = planHeating(wanted, choice.source, {
     roomPa: vapourPressureOfRhPa(air),
     roomC: air.temperatureC,

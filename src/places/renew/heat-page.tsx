@@ -7,7 +7,7 @@ import { bestDial, type HeatedIn } from '#core/renewal/heat-limits.ts'
 import { DIAL_STEP_C, asTold, hasDial } from '#core/renewal/heat-source.ts'
 import { heatThese, type HeatTheseAsked } from '#core/renewal/heat-these.ts'
 import { heatWay } from '#core/renewal/ways.ts'
-import { roomAirAt } from '#journal/room-air.ts'
+import { roomAirOrUsual } from '#journal/room-air.ts'
 import { roomsOf } from '#journal/rooms.ts'
 import type { ChargeRecord } from '#journal/state.ts'
 import { chargeToHeat } from '#session/charge-to-heat.ts'
@@ -66,7 +66,7 @@ function Heating({ charge }: { readonly charge: ChargeRecord }) {
   const beginning = useBegin()
   const [dial, setDial] = useState<number | null>(null)
   const room = known ? state.rooms.get(known.view.box.roomId) : roomsOf(state)[0]
-  const air = room ? roomAirAt(state, room, nowMs) : { relativeHumidityPercent: 55, temperatureC: 20 }
+  const air = roomAirOrUsual(state, room, nowMs)
   const told = chargeToHeat(charge, report.data, nowMs)
   const without = { charge: told, source: choice.source, heatedIn, displaysOut }
   const bestC = bestDial(without)
