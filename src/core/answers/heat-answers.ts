@@ -4,6 +4,7 @@ import { asTold, HEAT_SOURCES } from '../renewal/heat-source.ts'
 import type { HeatThese, HeatTheseAsked } from '../renewal/heat-these.ts'
 import { BED_SHARE, DEFROST_SHARE, INTO_BED, WARM_UP_MINUTES } from '../renewal/baking.ts'
 import { answer, enteredAnswer, totalAnswer } from './answers.ts'
+import { floorAfterAnswer } from './renewal-answers.ts'
 
 const span = (low: number, high: number, unit: string, digits = 0): string =>
   `Likely ${low.toFixed(digits)}–${high.toFixed(digits)} ${unit}.`
@@ -126,3 +127,22 @@ export function energyAnswer(asked: HeatTheseAsked, plan: HeatThese): Answer {
     'Typical losses, from memory; a meter in the plug tells better.',
   )
 }
+
+/** The driest air of the box over what stays in, in the middle of its range. */
+export const floorAnswerOf = ({ charge, boxC }: HeatTheseAsked, plan: HeatThese): Answer =>
+  floorAfterAnswer(
+    {
+      loadingGPerG: plan.leftG.middle / (charge.dryMassG * charge.capacityFactor),
+      floorRhPercent: plan.floorRhPercent.middle,
+      floorHighRhPercent: plan.floorRhPercent.high,
+    },
+    charge.desiccant,
+    boxC,
+  )
+
+/** @param price of a kilowatt hour, in `currency` */
+export const moneyAnswer = ({ kWh }: HeatThese, price: number, currency: string): Answer =>
+  answer('money for it', kWh * price, currency, 'computed', 'product', [
+    input('a', 'energy', kWh, 'kWh', 'computed'),
+    input('b', 'a kilowatt hour', price, currency, 'told'),
+  ])

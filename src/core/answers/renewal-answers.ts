@@ -117,7 +117,11 @@ const overBeads = (
 }
 
 /** The lowest RH the box can have over beads fresh from this heat. */
-export const floorAfterAnswer = (after: AfterHeating, desiccant: DesiccantKind, boxC: number): Answer =>
+export const floorAfterAnswer = (
+  after: Pick<AfterHeating, 'loadingGPerG' | 'floorRhPercent' | 'floorHighRhPercent'>,
+  desiccant: DesiccantKind,
+  boxC: number,
+): Answer =>
   overBeads(
     'lowest RH after this heat',
     after.floorRhPercent,

@@ -1,7 +1,12 @@
-import { floorAfterAnswer } from '#core/answers/renewal-answers.ts'
-import { endWeightAnswer, energyAnswer, leftAnswer, minutesAnswer } from '#core/answers/heat-answers.ts'
-import { answer, differenceAnswer } from '#core/answers/answers.ts'
-import { input } from '#core/answer.ts'
+import {
+  endWeightAnswer,
+  energyAnswer,
+  floorAnswerOf,
+  leftAnswer,
+  minutesAnswer,
+  moneyAnswer,
+} from '#core/answers/heat-answers.ts'
+import { differenceAnswer } from '#core/answers/answers.ts'
 import type { HeatThese, HeatTheseAsked } from '#core/renewal/heat-these.ts'
 import { usePreferences } from '#session/journal-context.tsx'
 import { Figure } from '#ui/figure.tsx'
@@ -66,19 +71,7 @@ export function HeatFigures({
         </dd>
         <dt>Box then</dt>
         <dd>
-          <Figure
-            answer={floorAfterAnswer(
-              {
-                loadingGPerG: leftG.middle / (asked.charge.dryMassG * asked.charge.capacityFactor),
-                lowGPerG: 0,
-                highGPerG: 0,
-                floorRhPercent: floorRhPercent.middle,
-                floorHighRhPercent: floorRhPercent.high,
-              },
-              asked.charge.desiccant,
-              asked.boxC,
-            )}
-          >
+          <Figure answer={floorAnswerOf(asked, plan)}>
             {inTenths(floorRhPercent.low)}–{inWhole(floorRhPercent.high)}
             {THIN}%
           </Figure>
@@ -92,14 +85,7 @@ export function HeatFigures({
           </Figure>
           {price !== null && (
             <small>
-              <Figure
-                answer={answer('money for it', kWh * price, currency, 'computed', 'product', [
-                  input('a', 'energy', kWh, 'kWh', 'computed'),
-                  input('b', 'a kilowatt hour', price, currency, 'told'),
-                ])}
-              >
-                {money.format(kWh * price)}
-              </Figure>
+              <Figure answer={moneyAnswer(plan, price, currency)}>{money.format(kWh * price)}</Figure>
             </small>
           )}
         </dd>
