@@ -17,8 +17,3 @@ export function roomAirAt(state: State, room: Room, atMs: number): RoomAir & { r
     ? { ...near, measured: true }
     : { ...profileAt(profileOf(room), secondsFromMs(atMs)), measured: false }
 }
-
-/** Where no room was told: neither dry nor damp. */
-const USUAL_AIR: RoomAir = { relativeHumidityPercent: 55, temperatureC: 20 }
-export const roomAirOrUsual = (state: State, room: Room | undefined, atMs: number): RoomAir =>
-  room ? roomAirAt(state, room, atMs) : USUAL_AIR

@@ -1,7 +1,7 @@
 import { vapourPressureOfRhPa } from '#core/air/vapour.ts'
 import { drying, type Drying } from '#core/renewal/drying-curve.ts'
 import { afterHeating, MICROWAVED_G_PER_G, ovenVapourPressurePa } from '#core/renewal/after-heating.ts'
-import { roomAirOrUsual } from '#journal/room-air.ts'
+import { roomAirOrUsual } from '#journal/room-air-or-usual.ts'
 import type { ChargeRecord, State } from '#journal/state.ts'
 import type { HeatedCharge, SessionAt } from './heating.ts'
 

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { vapourPressureOfRhPa } from '#core/air/vapour.ts'
-import { roomAirOrUsual } from '#journal/room-air.ts'
+import { roomAirOrUsual } from '#journal/room-air-or-usual.ts'
 import { roomsOf } from '#journal/rooms.ts'
 import { useJournal } from '#session/journal-query.ts'
 import { ChoiceRow } from '#ui/choice-row.tsx'
