@@ -1,8 +1,8 @@
 import { MantineProvider } from '@mantine/core'
 import { useColorScheme } from '@mantine/hooks'
 import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query'
-import { lazy, type ReactNode } from 'react'
-import { createHashRouter, RouterProvider, useRouteError } from 'react-router'
+import { Component, lazy, type ReactNode } from 'react'
+import { HashRouter, useLocation, useRoutes } from 'react-router'
 import { readPreferences, USUAL_PREFERENCES, writePreferences, type Preferences } from '#store/preferences.ts'
 import { PreferenceContext } from '#session/journal-context.tsx'
 import { JournalRoot } from './journal-root.tsx'
@@ -48,20 +48,14 @@ const places = [
   { path: 'build/:planId?/:step?', element: <BuildPlace /> },
   { path: 'start', element: <FirstUsePlace /> },
 ]
-// the part after # keeps every address relative: the folder works from any place and sub-path
-const router = createHashRouter([
-  {
-    path: '/demo',
-    element: <JournalRoot name="demo" key="demo" />,
-    children: places,
-    errorElement: <Broken />,
-  },
-  { path: '/', element: <JournalRoot name="own" key="own" />, children: places, errorElement: <Broken /> },
-])
+const routes = [
+  { path: '/demo', element: <JournalRoot name="demo" key="demo" />, children: places },
+  { path: '/', element: <JournalRoot name="own" key="own" />, children: places },
+  { path: '*', element: <Broken error={null} /> },
+]
 const client = new QueryClient()
 
-function Broken() {
-  const error = useRouteError()
+function Broken({ error }: { readonly error: unknown }) {
   return (
     <main className={hand.page}>
       <h1 className={hand.answer}>This page could not be drawn.</h1>
@@ -76,11 +70,39 @@ function Broken() {
   )
 }
 
+interface Drawn {
+  readonly error: unknown
+  readonly at: string
+}
+
+/** A place that breaks says so, until another address is opened. */
+class Unbroken extends Component<{ readonly at: string; readonly children: ReactNode }, Drawn> {
+  override state: Drawn = { error: null, at: this.props.at }
+  static getDerivedStateFromError(error: unknown): Partial<Drawn> {
+    return { error }
+  }
+  static getDerivedStateFromProps({ at }: { readonly at: string }, drawn: Drawn): Drawn | null {
+    return at === drawn.at ? null : { error: null, at }
+  }
+  override render(): ReactNode {
+    return this.state.error === null ? this.props.children : <Broken error={this.state.error} />
+  }
+}
+
+/** The part after # keeps every address relative: the folder works from any place and sub-path. */
+function Places() {
+  const { pathname } = useLocation()
+  const drawn = useRoutes(routes)
+  return <Unbroken at={pathname}>{drawn}</Unbroken>
+}
+
 export function App() {
   return (
     <QueryClientProvider client={client}>
       <Preferring>
-        <RouterProvider router={router} />
+        <HashRouter>
+          <Places />
+        </HashRouter>
       </Preferring>
     </QueryClientProvider>
   )
