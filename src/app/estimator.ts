@@ -14,6 +14,7 @@ const estimator: Estimator = {
   spools: async (...asked) => (await started()).spools(...asked),
   firstDay: async (...asked) => (await started()).firstDay(...asked),
   check: async (...asked) => (await started()).check(...asked),
+  fresh: async (...asked) => (await started()).fresh(...asked),
   candidates: async (...asked) => (await started()).candidates(...asked),
 }
 export const sharedEstimator = (): Estimator => estimator

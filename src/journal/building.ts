@@ -8,6 +8,7 @@ import type {
   Contradicted,
   HeatSourceRecord,
   InstrumentRecord,
+  OvenPlanTold,
   PlanRecord,
   ReadingRecord,
   RoomRecord,
@@ -27,6 +28,7 @@ export interface Building {
   heatSources: Map<string, HeatSourceRecord>
   sessions: Map<string, SessionRecord>
   plans: Map<string, PlanRecord>
+  ovenPlan: OvenPlanTold
   checks: CheckRecord[]
   readings: ReadingRecord[]
   overrides: Map<MaterialId, Partial<Record<MaterialValue, number>>>

@@ -2,6 +2,7 @@ import type { Act } from '#records/act.ts'
 import { boxEntries, noWayInto, retireRoom } from './fold-box.ts'
 import { chargeEntries } from './fold-charge.ts'
 import { sessionEntries } from './fold-session.ts'
+import { ovenPlanEntries } from './fold-oven-plan.ts'
 import { Contradicting } from './contradicting.ts'
 import { inForce, type Placed } from './in-force.ts'
 import type { Building, Problem } from './building.ts'
@@ -28,6 +29,7 @@ export function foldPlaced(placed: readonly Placed[]): State {
     heatSources: new Map(),
     sessions: new Map(),
     plans: new Map(),
+    ovenPlan: { days: {}, dayWishes: new Map(), boxWishes: new Map(), seen: null },
     checks: [],
     readings: [],
     overrides: new Map(),
@@ -137,6 +139,11 @@ function apply(state: Building, placed: Placed): Problem | null {
     case 'session.weighed':
     case 'session.ended':
       return sessionEntries(state, placed, entry)
+    case 'ovenDays.told':
+    case 'ovenDays.wished':
+    case 'renewal.wished':
+    case 'ovenPlan.seen':
+      return ovenPlanEntries(state, placed, entry)
     case 'plan.made': {
       const made = { ...entry.payload, madeMs: atMs, retiredMs: null }
       return make(state, state.plans, 'plan', made.planId, made, placed)

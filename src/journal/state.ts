@@ -6,6 +6,7 @@ import type { BeadColour } from '#core/evidence/colour.ts'
 import type { Box, SealTestBegun, SealTestResult } from '#records/kinds/box.ts'
 import type { DisplaysChecked, Instrument } from '#records/kinds/instrument.ts'
 import type { Unread } from '#records/picklists.ts'
+import type { OvenDaysTold, SeenPlan } from '#records/kinds/oven-plan.ts'
 import type { Plan } from '#records/kinds/plan.ts'
 import type { ReadingPayload } from '#records/kinds/reading.ts'
 import type { Room } from '#records/kinds/room.ts'
@@ -101,6 +102,15 @@ export interface SessionRecord extends SessionBegun {
   /** Every act that is part of it, the earliest first: what taking it back takes back. */
   readonly actIds: readonly string[]
 }
+/** What a person said of days at the oven, and wished of the plan. */
+export interface OvenPlanTold {
+  readonly days: OvenDaysTold
+  /** By the day, YYYY-MM-DD. */
+  readonly dayWishes: ReadonlyMap<string, 'pinned' | 'struck'>
+  readonly boxWishes: ReadonlyMap<string, { readonly day?: string | null; readonly sure?: number | null }>
+  /** The plan last seen, and when. */
+  readonly seen: (SeenPlan & { readonly atMs: number }) | null
+}
 export interface ChargeRecord extends Charge {
   readonly madeMs: number
   readonly stays: Stay[]
@@ -157,6 +167,7 @@ export interface State {
   readonly heatSources: ReadonlyMap<string, HeatSourceRecord>
   readonly sessions: ReadonlyMap<string, SessionRecord>
   readonly plans: ReadonlyMap<string, PlanRecord>
+  readonly ovenPlan: OvenPlanTold
   /** In order of time. */
   readonly checks: readonly CheckRecord[]
   /** In order of time. */

@@ -4,6 +4,7 @@ import { boxKinds, boxUpgraders } from './kinds/box.ts'
 import { chargeKinds, chargeUpgraders } from './kinds/charge.ts'
 import { heatSourceKinds } from './kinds/heat-source.ts'
 import { instrumentKinds } from './kinds/instrument.ts'
+import { ovenPlanKinds } from './kinds/oven-plan.ts'
 import { planKinds } from './kinds/plan.ts'
 import { readingKinds } from './kinds/reading.ts'
 import { roomKinds } from './kinds/room.ts'
@@ -24,6 +25,7 @@ export const ENTRY_KINDS = {
   ...readingKinds,
   ...scaleKinds,
   ...planKinds,
+  ...ovenPlanKinds,
   ...valueKinds,
 } as const
 export type EntryKind = keyof typeof ENTRY_KINDS

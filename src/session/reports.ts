@@ -19,7 +19,7 @@ function factsKey(facts: BoxFacts | null | undefined): string {
 const estimable = (facts: BoxFacts | null | undefined): facts is BoxFacts =>
   !!facts && facts.charges.length > 0
 
-type What = 'report' | 'grams' | 'spools' | 'first day'
+type What = 'report' | 'grams' | 'spools' | 'first day' | 'fresh'
 
 /**
  * A result of a box: the one kept where it stands on the same facts and science, else worked out now and kept. What is
@@ -95,6 +95,12 @@ export const spoolsQuery = (
 export const firstDayQuery = (tools: JournalTools, boxId: string, facts: BoxFacts | null | undefined) => ({
   ...resultQuery(tools, 'first day', boxId, facts, signal => tools.estimator.firstDay(facts!, signal)),
   enabled: estimable(facts),
+})
+
+/** How long fresh beads would hold in it, through the coming half year. */
+export const freshQuery = (tools: JournalTools, boxId: string, facts: BoxFacts | null | undefined) => ({
+  ...resultQuery(tools, 'fresh', boxId, facts, (signal, dueS) => tools.estimator.fresh(facts!, signal, dueS)),
+  enabled: estimable(facts) && facts.targetRhPercent !== null,
 })
 
 export const useSpools = (boxId: string, facts: BoxFacts | null | undefined, report: BoxReport | undefined) =>

@@ -61,6 +61,7 @@ export const idleEstimator: Estimator = {
   grams: () => new Promise(() => {}),
   spools: () => new Promise(() => {}),
   firstDay: () => new Promise(() => {}),
+  fresh: () => new Promise(() => {}),
   check: () => new Promise(() => {}),
   candidates: () => new Promise(() => {}),
 }

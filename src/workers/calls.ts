@@ -1,7 +1,9 @@
+import { secondsFromDays } from '#units/time.ts'
 import { judgeCandidate } from '#core/build/candidate.ts'
 import type { BoxFacts } from '#core/evidence/facts.ts'
 import { ensembleOf, gramsOf, type Ensemble } from '#core/estimate/estimate-box.ts'
 import { checkOutcome } from '#core/checks/run-check.ts'
+import { freshHolds } from '#core/estimate/fresh-holds.ts'
 import { firstDay } from '#core/estimate/promise.ts'
 import { spoolDetails } from '#core/estimate/spool-detail.ts'
 import type { Estimator, EstimatorCalls } from './protocol.ts'
@@ -14,12 +16,21 @@ function ensemble(facts: BoxFacts): Ensemble {
   return last.ensemble
 }
 
+/** The season changes how long beads hold: every four weeks of half a year. */
+const FRESH_DAYS = [0, 26, 52, 78, 104, 130, 156, 182]
+
 /** The core's answers to the protocol; what the worker registers. */
 export const calls: EstimatorCalls = {
   report: facts => ensemble(facts).report,
   grams: (facts, weeks) => gramsOf(facts, ensemble(facts), weeks),
   spools: (facts, draws) => spoolDetails(facts, draws),
   firstDay: facts => firstDay(facts),
+  fresh: facts =>
+    freshHolds(
+      facts,
+      ensemble(facts),
+      FRESH_DAYS.map(day => facts.nowS + secondsFromDays(day)),
+    ),
   check: checks => checks.map(checkOutcome),
   candidates: (candidates, wish) => candidates.map(candidate => judgeCandidate(candidate, wish)),
 }
@@ -30,6 +41,7 @@ export const sameThreadEstimator: Estimator = {
   grams: (facts, weeks) => Promise.resolve().then(() => calls.grams(facts, weeks)),
   spools: (facts, draws) => Promise.resolve().then(() => calls.spools(facts, draws)),
   firstDay: facts => Promise.resolve().then(() => calls.firstDay(facts)),
+  fresh: facts => Promise.resolve().then(() => calls.fresh(facts)),
   check: checks => Promise.resolve().then(() => calls.check(checks)),
   candidates: (candidates, wish) => Promise.resolve().then(() => calls.candidates(candidates, wish)),
 }

@@ -34,6 +34,7 @@ class ChannelWorker {
       spools: async () => [],
       candidates: () => Promise.resolve([]),
       firstDay: async () => ({}) as never,
+      fresh: async () => null,
       check: async () => [],
     }
     expose(calls, this.far)

@@ -96,6 +96,7 @@ export function startEstimator(seats: number, makeWorker: () => Worker = estimat
     grams: (facts, weeks, signal) => ask(remote => remote.grams(facts, weeks), signal),
     spools: (facts, draws, signal) => ask(remote => remote.spools(facts, draws), signal),
     firstDay: (facts, signal) => ask(remote => remote.firstDay(facts), signal),
+    fresh: (facts, signal, dueS) => ask(remote => remote.fresh(facts), signal, dueS),
     check: (checks, signal) => ask(remote => remote.check(checks), signal),
     candidates: (candidates, wish, signal) => ask(remote => remote.candidates(candidates, wish), signal),
   }

@@ -2,6 +2,7 @@ import type { Candidate, CandidateReport, Wish } from '#core/build/candidate.ts'
 import type { BoxFacts } from '#core/evidence/facts.ts'
 import type { GramsWanted } from '#core/estimate/grams-wanted.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
+import type { FreshHolds } from '#core/estimate/fresh-holds.ts'
 import type { FirstDay } from '#core/estimate/promise.ts'
 import type { SpoolDetail } from '#core/estimate/spool-detail.ts'
 import type { DrawValues } from '#core/estimate/unknowns.ts'
@@ -13,6 +14,7 @@ export interface EstimatorCalls {
   grams(facts: BoxFacts, weeks: readonly number[]): GramsWanted[]
   spools(facts: BoxFacts, draws: readonly DrawValues[]): SpoolDetail[]
   firstDay(facts: BoxFacts): FirstDay
+  fresh(facts: BoxFacts): FreshHolds[] | null
   check(checks: readonly CheckCase[]): CheckOutcome[]
   candidates(candidates: readonly Candidate[], wish: Wish): CandidateReport[]
 }
@@ -24,6 +26,8 @@ export interface Estimator {
   grams(facts: BoxFacts, weeks: readonly number[], signal?: AbortSignal): Promise<GramsWanted[]>
   spools(facts: BoxFacts, draws: readonly DrawValues[], signal?: AbortSignal): Promise<SpoolDetail[]>
   firstDay(facts: BoxFacts, signal?: AbortSignal): Promise<FirstDay>
+  /** How long fresh beads would hold, put in on days of the coming half year; null without a target. */
+  fresh(facts: BoxFacts, signal?: AbortSignal, dueS?: number): Promise<FreshHolds[] | null>
   check(checks: readonly CheckCase[], signal?: AbortSignal): Promise<CheckOutcome[]>
   candidates(candidates: readonly Candidate[], wish: Wish, signal?: AbortSignal): Promise<CandidateReport[]>
 }

@@ -4,30 +4,35 @@ import { firstAbove } from '../ask/first-above.ts'
 import type { BoxFacts } from '../evidence/facts.ts'
 import { isPresent, type BoxModel } from '../model/box-model.ts'
 import type { Ensemble } from './estimate-box.ts'
-import type { StandingDraw } from './forecast.ts'
+import { sharesOfDates, type StandingDraw } from './forecast.ts'
 import { freshLoadingGPerG, futureModel, HORIZON_S } from './model-of-draw.ts'
 import { ENSEMBLE_TOLERANCES } from './posterior.ts'
-import { evenPicks, weightedQuantile } from './weighted.ts'
+import { evenPicks } from './weighted.ts'
 
 /** Draws a renewal is tried in: the dates lie close once the beads are fresh. */
 const DRAWS = 40
 /** Damp spools keep the air up for a while after fresh beads: what counts is that it comes down and stays. */
 const SETTLES_S = secondsFromDays(3)
 
+/** How long fresh beads hold if they are put in on a day. */
+export interface FreshHolds {
+  readonly dayS: Seconds
+  /** 0 where even fresh beads do not bring it to its target. */
+  readonly heldS: readonly { readonly share: number; readonly heldS: Seconds }[]
+}
+
 /**
- * Until when a box holds its strictest target if all its beads are heated as is usual on a day, for each of several days:
- * the date that so many draws of a hundred reach. As much as the horizon where they hold beyond it.
+ * How long a box holds its strictest target if all its beads are heated as is usual on a day, for each of several days:
+ * by the share of draws that leave sooner, in twentieths. As much as the horizon where they hold beyond it.
  * @param daysS days of renewal, now or later, each within the horizon
- * @param sure share of the draws that must hold, 0…1
  * @returns null for a box without a target or without beads, or where the work was given up
  */
-export function freshHoldsUntilS(
+export function freshHolds(
   facts: BoxFacts,
   { draws, weights }: Pick<Ensemble, 'draws' | 'weights'>,
   daysS: readonly Seconds[],
-  sure: number,
   shouldStop?: () => boolean,
-): Seconds[] | null {
+): FreshHolds[] | null {
   const { targetRhPercent } = facts
   if (targetRhPercent === null || draws.length === 0) return null
   const picks = evenPicks(
@@ -36,14 +41,17 @@ export function freshHoldsUntilS(
     DRAWS,
   ).map(pick => draws[pick]!)
   const even = picks.map(() => 1 / picks.length)
-  const untilS: Seconds[] = []
+  const holds: FreshHolds[] = []
   for (const dayS of daysS) {
     if (shouldStop?.()) return null
     const datesS = picks.map(draw => leavesAfterS(facts, draw, dayS, targetRhPercent))
     // a run that broke off is no promise: it counts as leaving at once
-    untilS.push(weightedQuantile(datesS, even, 1 - sure))
+    holds.push({
+      dayS,
+      heldS: sharesOfDates(datesS, even).map(({ share, atS }) => ({ share, heldS: atS - dayS })),
+    })
   }
-  return untilS
+  return holds
 }
 
 function leavesAfterS(facts: BoxFacts, draw: StandingDraw, dayS: Seconds, targetRhPercent: number): Seconds {

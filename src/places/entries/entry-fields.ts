@@ -152,6 +152,11 @@ function fieldsOfKind(kind: Entry['kind'], boxes: Choices, charges: Choices): En
         { key: 'measuredC', label: 'Measured', as: 'temperature' },
         { key: 'swingC', label: 'Swings by, K', as: 'number' },
       ]
+    case 'ovenDays.told':
+      return [
+        { key: 'presentMinutes', label: 'Minutes you are there', as: 'number' },
+        { key: 'unattendedMinutes', label: 'Minutes it may cool alone', as: 'number' },
+      ]
     case 'session.begun':
       return [{ key: 'dialC', label: 'Set to', as: 'temperature', ifTold: true }]
     case 'session.weighed':
@@ -161,6 +166,9 @@ function fieldsOfKind(kind: Entry['kind'], boxes: Choices, charges: Choices): En
       ]
     case 'session.stepped':
     case 'session.ended':
+    case 'ovenDays.wished':
+    case 'renewal.wished':
+    case 'ovenPlan.seen':
       return []
     case 'box.moved':
       return [

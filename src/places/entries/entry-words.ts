@@ -61,9 +61,14 @@ const KIND_WORDS: Readonly<Record<Entry['kind'], string>> = {
   'session.stepped': 'step at the oven',
   'session.weighed': 'weighed while hot',
   'session.ended': 'heating ended',
+  'ovenDays.told': 'days at the oven',
+  'ovenDays.wished': 'wish for a day',
+  'renewal.wished': 'wish for a box',
+  'ovenPlan.seen': 'plan seen',
   'reading.taken': 'reading',
   'value.overridden': 'own value',
 }
+const DAY_WISHES = { pinned: 'heat beads then', struck: 'not that day', none: 'as the plan wants' } as const
 export const kindWords = (kind: Entry['kind']): string => KIND_WORDS[kind]
 
 export function entryWords(entry: Entry, state: State, measures: Measures): EntryWords {
@@ -170,6 +175,22 @@ export function entryWords(entry: Entry, state: State, measures: Measures): Entr
       return { about: chargeName(entry.payload.chargeId), says: `hot, ${weight.text(entry.payload.grossG)}` }
     case 'session.ended':
       return { about: 'heating', says: entry.payload.how }
+    case 'ovenDays.told':
+      return { about: 'days at the oven', says: changesIn(entry.payload) }
+    case 'ovenDays.wished':
+      return { about: entry.payload.day, says: DAY_WISHES[entry.payload.wish ?? 'none'] }
+    case 'renewal.wished': {
+      const { boxId, day, sure } = entry.payload
+      const says = [
+        ...(day === undefined ? [] : [day === null ? 'on any day' : `on ${day}`]),
+        ...(sure === undefined ? [] : [sure === null ? 'as sure as all' : `sure ${sure * 100} in 100`]),
+      ]
+      return { about: boxName(boxId), says: says.join(', ') }
+    }
+    case 'ovenPlan.seen': {
+      const { length } = entry.payload.sessions
+      return { about: 'plan', says: length === 1 ? 'one day' : `${length} days` }
+    }
     case 'box.moved':
       return { about: boxName(entry.payload.boxId), says: 'moved on the shelf' }
     case 'charge.made':

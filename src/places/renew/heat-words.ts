@@ -1,5 +1,5 @@
 import type { HeatThese, HeatTheseAsked } from '#core/renewal/heat-these.ts'
-import { hasDial, HEAT_SOURCES } from '#core/renewal/heat-source.ts'
+import { hasDial } from '#core/renewal/heat-source.ts'
 import { inWhole, THIN } from '#ui/format.ts'
 import { degreesText, minutesText } from '#ui/heat-text.ts'
 import type { Measures } from '#ui/measures.ts'
@@ -61,7 +61,3 @@ export function heatSteps(
 }
 
 /** A kind of source that stands for one nobody entered. */
-export const usualSourceName = (kind: keyof typeof HEAT_SOURCES): string =>
-  kind === 'sun' || kind === 'own heater'
-    ? HEAT_SOURCES[kind].name
-    : `a ${HEAT_SOURCES[kind].name}`.replace(/^a (?=[aeiou])/, 'an ')

@@ -15,6 +15,8 @@ export interface Heating {
   readonly temperatureC: Celsius | null
   readonly batches: SessionBegun['batches']
   readonly minutes: number
+  /** Water that comes out of each charge. */
+  readonly waterOutG: ReadonlyMap<string, number>
   readonly refused: readonly { readonly name: string; readonly says: string }[]
 }
 
@@ -67,6 +69,7 @@ export function planHeating(
     dialC: hasDial(source.kind) ? dialC : null,
     temperatureC: source.kind === 'microwave' || dialC === null ? null : heatAt(source, dialC).middleC,
     batches,
+    waterOutG: new Map([...plans].map(([id, plan]) => [id, plan.waterOutG.middle])),
     minutes: batches.reduce((sum, batch) => sum + batch.minutes, 0),
     refused,
   }

@@ -1,7 +1,6 @@
-import { HEAT_SOURCE_KINDS, untoldSource, type HeatSource } from '#core/renewal/heat-source.ts'
+import { HEAT_SOURCE_KINDS, HEAT_SOURCES, untoldSource, type HeatSource } from '#core/renewal/heat-source.ts'
 import { asHeatSource, heatSourcesOf } from '#journal/heat-sources.ts'
 import type { State } from '#journal/state.ts'
-import { usualSourceName } from './heat-words.ts'
 
 /** One that can be chosen: of the kit, or the usual one of a kind that nobody entered. */
 export interface SourceChoice {
@@ -12,6 +11,11 @@ export interface SourceChoice {
   /** null: not of the kit. */
   readonly heatSourceId: string | null
 }
+
+const usualSourceName = (kind: keyof typeof HEAT_SOURCES): string =>
+  kind === 'sun' || kind === 'own heater'
+    ? HEAT_SOURCES[kind].name
+    : `a ${HEAT_SOURCES[kind].name}`.replace(/^a (?=[aeiou])/, 'an ')
 
 /** Sources of the kit; where there are none, the usual of each kind. A plug-in unit has its own and no other. */
 export function sourceChoices(state: State, isUnit: boolean): SourceChoice[] {

@@ -1,0 +1,59 @@
+import type { Seconds } from '#units/quantity.ts'
+import { daysFromSeconds } from '#units/time.ts'
+
+/** A day at the oven is taken at its noon. */
+const NOON = 0.5
+
+/** Where fresh beads are sure for less than this they are never sure for long, and the middle date is taken. */
+export const SHORT_DAYS = 28
+
+interface Held {
+  readonly dayS: Seconds
+  readonly heldS: readonly { readonly share: number; readonly heldS: Seconds }[]
+}
+
+/** Of shares in rising order, the value at one; the nearest where it is not among them. */
+export function valueAtShare<T extends { readonly share: number }>(shares: readonly T[], share: number): T {
+  return shares.reduce((best, one) =>
+    Math.abs(one.share - share) < Math.abs(best.share - share) ? one : best,
+  )
+}
+
+/**
+ * Days that beads put in fresh at a time hold, by the share of draws that leave sooner: in a straight line between the days
+ * it was worked out for, since only the season changes in between.
+ * @param holds at least one, in order of their days
+ */
+export function freshHeldDays(holds: readonly Held[], atS: Seconds, share: number): number {
+  const held = (one: Held) => daysFromSeconds(valueAtShare(one.heldS, share).heldS)
+  const next = holds.findIndex(one => one.dayS >= atS)
+  if (next < 0) return held(holds.at(-1)!)
+  if (next === 0) return held(holds[0]!)
+  const [before, after] = [holds[next - 1]!, holds[next]!]
+  const part = (atS - before.dayS) / (after.dayS - before.dayS)
+  return held(before) + part * (held(after) - held(before))
+}
+
+/**
+ * The share of draws that may leave sooner, of a box with so much certainty asked: where even fresh beads would be sure for
+ * less than four weeks, the middle. The early date would have them heated weekly for a few days a year; measured on forty
+ * boxes over a year (docs/validation/results.md).
+ * @param sure 0.5…0.95
+ */
+export function shareThatMayLeave(fresh: readonly Held[], sure: number): number {
+  const share = Math.round((1 - sure) * 100) / 100
+  return freshHeldDays(fresh, fresh[0]!.dayS, share) < SHORT_DAYS ? 0.5 : share
+}
+
+/**
+ * The last day on which it still holds, counted from the day that began at `todayS`; -1: it is over now.
+ * @param leavesS when it leaves its target
+ */
+export const lastDayHeld = (leavesS: Seconds, todayS: Seconds): number =>
+  Math.max(-1, Math.floor(daysFromSeconds(leavesS - todayS) - NOON))
+
+/** The same for beads put in fresh on a day. */
+export const lastDayFreshHeld = (
+  fresh: readonly Held[],
+  { day, todayS, share }: { readonly day: number; readonly todayS: Seconds; readonly share: number },
+): number => Math.max(day, Math.floor(day + freshHeldDays(fresh, todayS + (day + NOON) * 86_400, share)))

@@ -1,0 +1,106 @@
+import { sha256 } from '@noble/hashes/sha2.js'
+import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js'
+import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query'
+import { createContext, use, useMemo } from 'react'
+import type { ExactPlan } from '#core/renewal/exact-plan.ts'
+import { greedyPlan } from '#core/renewal/greedy-plan.ts'
+import { fillingsFor, type OvenPlan } from '#core/renewal/oven-days.ts'
+import type { IsoDay } from '#units/calendar-day.ts'
+import { useJournalTools } from '../journal-context.tsx'
+import { useJournal } from '../journal-query.ts'
+import { freshQuery, reportQuery } from '../reports.ts'
+import { boxesToPlan, planQuestion, type PlanQuestion } from './plan-question.ts'
+import { workerPlanner, type Planner } from './planner.ts'
+
+/** Tests give one that runs on their own thread. */
+export const PlannerContext = createContext<Planner>(workerPlanner)
+
+export interface OvenPlanShown {
+  /** null while boxes are reckoned. */
+  readonly question: PlanQuestion | null
+  readonly done: number
+  readonly count: number
+  /** The best plan there is so far. */
+  readonly plan: OvenPlan | null
+  /** 'quick': nothing better was looked for yet, or it was given up. */
+  readonly standing: 'quick' | 'found' | 'proven' | 'too full'
+  readonly leastSessions: number | null
+  readonly isLooking: boolean
+  readonly error: Error | null
+  readonly stop: () => void
+  readonly look: () => void
+}
+
+interface Kept {
+  readonly plan: ExactPlan | null
+}
+
+/** The plan of all boxes: a good one at once, then the proven one. */
+export function useOvenPlan(today: { readonly iso: IsoDay; readonly beganMs: number }): OvenPlanShown {
+  const journal = useJournal()
+  const tools = useJournalTools()
+  const planner = use(PlannerContext)
+  const client = useQueryClient()
+  const known = useMemo(() => boxesToPlan(journal), [journal])
+  const reports = useQueries({
+    queries: known.map(({ view, facts }) => reportQuery(tools, view.box.boxId, facts)),
+  })
+  const fresh = useQueries({
+    queries: known.map(({ view, facts }) => freshQuery(tools, view.box.boxId, facts)),
+  })
+  const results = [...reports, ...fresh]
+  const done = results.filter(one => !one.isLoading).length
+  const isReady = done === results.length
+  const { iso, beganMs } = today
+  const reckonedKey = results.map(one => one.dataUpdatedAt).join()
+  const question = useMemo(
+    () =>
+      isReady
+        ? planQuestion(
+            journal,
+            known,
+            known.map((_, i) => ({ report: reports[i]!.data, fresh: fresh[i]!.data })),
+            { iso, beganMs },
+          )
+        : null,
+    // the lists are new at every drawing; what is in them changes with its times
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [journal, known, isReady, reckonedKey, iso, beganMs],
+  )
+  const asked = question?.asked ?? null
+  const quick = useMemo(() => (asked ? greedyPlan(asked) : null), [asked])
+  const standsOn = useMemo(
+    () => (asked ? `${tools.scienceVersion} ${bytesToHex(sha256(utf8ToBytes(JSON.stringify(asked))))}` : ''),
+    [asked, tools],
+  )
+  const key = ['oven plan', tools.store.name, standsOn]
+  const exact = useQuery({
+    queryKey: key,
+    enabled: asked !== null && asked.boxes.length > 0,
+    networkMode: 'always',
+    retry: false,
+    staleTime: Infinity,
+    structuralSharing: false,
+    queryFn: async ({ signal }): Promise<Kept> => {
+      const last = await tools.results.last('oven plan')
+      if (last?.standsOn === standsOn) return last.value as Kept
+      const value: Kept = { plan: await planner(asked!, signal) }
+      void tools.results.keep('oven plan', { standsOn, value })
+      return value
+    },
+  })
+  const best = exact.data?.plan ?? null
+  const keepsHours = quick !== null && asked !== null && fillingsFor(asked, quick.sessions) !== null
+  return {
+    question,
+    done,
+    count: results.length,
+    plan: best?.plan ?? quick,
+    standing: best ? (best.proven ? 'proven' : 'found') : exact.data || !keepsHours ? 'too full' : 'quick',
+    leastSessions: best?.leastSessions ?? null,
+    isLooking: exact.isFetching,
+    error: exact.error,
+    stop: () => void client.cancelQueries({ queryKey: key }),
+    look: () => void client.invalidateQueries({ queryKey: key }),
+  }
+}
