@@ -130,6 +130,7 @@ export async function settled(page: Page, timeoutMs = 90_000): Promise<void> {
   await page.waitForFunction(
     () =>
       document.querySelector('[data-place]') !== null &&
+      document.querySelector('[data-looking]') === null &&
       !/reckoning …|Reckoning …|Opening/.test(document.body.innerText + document.body.textContent),
     { timeout: timeoutMs, polling: 200 },
   )

@@ -6,6 +6,10 @@ const stage = await openStage()
 try {
   const page = await stage.open('/demo', { fresh: true })
   await settled(page)
+  // the plan of renewals as well, with how long fresh beads hold
+  await page.evaluate(() => (location.hash = '#/demo/renew'))
+  await page.waitForSelector('[data-place="renew"][data-standing]', { timeout: 120_000 })
+  await settled(page)
   await keepReckoned(page)
 } finally {
   await stage.close()

@@ -23,6 +23,13 @@ export function isoDay(ms: number, zone: string): string {
   return `${year}-${month}-${day}`
 }
 
+/** The day of an instant in a zone, and when it began there. */
+export function dayOf(ms: number, zone: string): { readonly iso: string; readonly beganMs: number } {
+  const [hours, minutes] = format(ms, zone, 'clock').split(':').map(Number)
+  const minuteMs = Math.floor(ms / 60_000) * 60_000
+  return { iso: isoDay(ms, zone), beganMs: minuteMs - ((hours! % 24) * 60 + minutes!) * 60_000 }
+}
+
 const yearOf = (ms: number, zone: string): string => isoDay(ms, zone).slice(0, 4)
 
 /** "Sat 6 Dec"; with the year where it is not this one. */
@@ -34,6 +41,9 @@ export const dayText = (ms: number, nowMs: number, zone: string): string =>
 export const shortDayText = (ms: number, nowMs: number, zone: string): string =>
   format(ms, zone, 'short').replace('Sept', 'Sep') +
   (yearOf(ms, zone) === yearOf(nowMs, zone) ? '' : ` ${yearOf(ms, zone)}`)
+
+/** "6 Dec", where the year goes without saying. */
+export const dayMonthText = (ms: number, zone: string): string => shortDayText(ms, ms, zone)
 
 export const monthText = (ms: number, zone: string): string =>
   format(ms, zone, 'month').replace('Sept', 'Sep')

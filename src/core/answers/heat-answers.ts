@@ -1,6 +1,7 @@
+import type { Celsius, Grams } from '#units/quantity.ts'
 import { input, type Answer } from '../answer.ts'
 import { DESICCANTS } from '../desiccant/catalogue.ts'
-import { asTold, HEAT_SOURCES } from '../renewal/heat-source.ts'
+import { asTold, HEAT_SOURCES, type Heat, type HeatSource } from '../renewal/heat-source.ts'
 import type { HeatThese, HeatTheseAsked } from '../renewal/heat-these.ts'
 import { BED_SHARE, DEFROST_SHARE, INTO_BED, WARM_UP_MINUTES } from '../renewal/baking.ts'
 import { answer, enteredAnswer, totalAnswer } from './answers.ts'
@@ -95,24 +96,41 @@ export const endWeightAnswer = ({ charge }: HeatTheseAsked, plan: HeatThese): An
   ])
 
 /** kWh of all batches. */
-export function energyAnswer(asked: HeatTheseAsked, plan: HeatThese): Answer {
-  const { source, roomC } = asked
+export const energyAnswer = ({ source, roomC }: HeatTheseAsked, plan: HeatThese): Answer =>
+  heatEnergyAnswer(source, {
+    heat: plan.heat,
+    roomC,
+    minutes: plan.minutes.middle * plan.bed.batches,
+    waterG: plan.waterOutG.middle,
+    kWh: plan.kWh,
+  })
+
+/** kWh of heat that lasts so long and takes out so much water. */
+export function heatEnergyAnswer(
+  source: HeatSource,
+  of: {
+    readonly heat: Heat | null
+    readonly roomC: Celsius
+    readonly minutes: number
+    readonly waterG: Grams
+    readonly kWh: number
+  },
+): Answer {
   const told = asTold(source)
-  const minutes = plan.minutes.middle * plan.bed.batches
   const power = input('P', 'draws at most', told.watts, 'W', source.watts === null ? 'assumed' : 'told')
-  const time = input('t', 'minutes in all', minutes, 'min', 'computed')
+  const time = input('t', 'minutes in all', of.minutes, 'min', 'computed')
   if (source.kind === 'sun') return enteredAnswer('energy', 'the sun asks no money', 0, 'kWh', 'assumed')
   if (source.kind === 'microwave')
-    return answer('energy', plan.kWh, 'kWh', 'computed', 'microwave-energy', [
+    return answer('energy', of.kWh, 'kWh', 'computed', 'microwave-energy', [
       power,
       time,
       input('s', 'share of its power on defrost', DEFROST_SHARE, '', 'assumed'),
     ])
   if (source.kind === 'own heater')
-    return answer('energy', plan.kWh, 'kWh', 'computed', 'power-energy', [power, time])
+    return answer('energy', of.kWh, 'kWh', 'computed', 'power-energy', [power, time])
   return answer(
     'energy',
-    plan.kWh,
+    of.kWh,
     'kWh',
     'computed',
     'baking-energy',
@@ -121,8 +139,8 @@ export function energyAnswer(asked: HeatTheseAsked, plan: HeatThese): Answer {
       time,
       input('a', 'to warm it', HEAT_SOURCES[source.kind].warmWhPerK, 'Wh/K', 'assumed'),
       input('b', 'what it loses', HEAT_SOURCES[source.kind].lossWPerK, 'W/K', 'assumed'),
-      input('ΔT', 'above the room', Math.max(0, plan.heat!.middleC - roomC), 'K', 'computed'),
-      input('w', 'water to come out', plan.waterOutG.middle, 'g', 'computed'),
+      input('ΔT', 'above the room', Math.max(0, of.heat!.middleC - of.roomC), 'K', 'computed'),
+      input('w', 'water to come out', of.waterG, 'g', 'computed'),
     ],
     'Typical losses, from memory; a meter in the plug tells better.',
   )
@@ -141,7 +159,7 @@ export const floorAnswerOf = ({ charge, boxC }: HeatTheseAsked, plan: HeatThese)
   )
 
 /** @param price of a kilowatt hour, in `currency` */
-export const moneyAnswer = ({ kWh }: HeatThese, price: number, currency: string): Answer =>
+export const moneyAnswer = ({ kWh }: Pick<HeatThese, 'kWh'>, price: number, currency: string): Answer =>
   answer('money for it', kWh * price, currency, 'computed', 'product', [
     input('a', 'energy', kWh, 'kWh', 'computed'),
     input('b', 'a kilowatt hour', price, currency, 'told'),

@@ -10,11 +10,14 @@ import {
 
 export interface ExactPlan {
   readonly plan: OvenPlan
-  /** Nothing has fewer sessions, then fewer fillings, then fewer changes, then more slack. */
+  /** Nothing has fewer sessions, then fewer fillings and renewals, then fewer changes, then better days. */
   readonly proven: boolean
   /** No plan has fewer sessions than this. */
   readonly leastSessions: number
 }
+
+/** Damp spares are left at the end: they want a filling yet. */
+const LEFT = 'left'
 
 const session = (at: number) => `y${at}`
 const fillings = (at: number) => `n${at}`
@@ -24,19 +27,32 @@ const direct = (at: number) => `h${at}`
 const caughtUp = (at: number) => `c${at}`
 const waiting = (at: number) => `w${at}`
 
+/** A filling counts as much as any number of renewals: these only decide between equals. */
+const FILLING = 1000
+/** So many days in hand are enough; beyond them beads are taken out before their time. */
+const IN_HAND_DAYS = 14
+/** Days short of that weigh so much more than days beyond. */
+const SHORT_WEIGHS = 2
+
 /**
- * The plan with the fewest sessions; of those the fewest fillings, of those the fewest changes against the one seen, of those
- * the most slack: four integer programmes, each holding what the ones before found (lexicographic optimisation).
+ * The plan with the fewest sessions; of those the fewest fillings, then renewals; of those the fewest changes against the
+ * one seen; of those the most slack up to a fortnight, and beyond it the latest days: four integer programmes, each holding
+ * what the ones before found (lexicographic optimisation).
  * @returns null where no plan keeps to the hours: `greedyPlan` says then which day is too full
  */
 export async function exactPlan(asked: OvenPlanAsked, solve: Solver): Promise<ExactPlan | null> {
   const base = modelOf(asked)
   const { open } = base
-  const aims: Term[][] = [
+  if (open.length === 0) return { plan: { sessions: [], batches: [] }, proven: true, leastSessions: 0 }
+  const aims: (readonly Term[])[] = [
     open.map(at => [1, session(at)] as const),
-    open.map(at => [1, fillings(at)] as const),
+    [
+      ...open.map(at => [FILLING, fillings(at)] as const),
+      [FILLING, LEFT] as const,
+      ...open.flatMap(at => asked.boxes.map((_, b) => [1, renewed(b, at)] as const)),
+    ],
     changes(asked, open),
-    open.flatMap(at => asked.boxes.map((_, b) => [1 + asked.days[at]!.day, renewed(b, at)] as const)),
+    base.slack,
   ]
   let held: LinearModel['rows'] = []
   let last: Solved | null = null
@@ -60,11 +76,19 @@ export async function exactPlan(asked: OvenPlanAsked, solve: Solver): Promise<Ex
   return { plan: planOf(asked, open, last!), proven, leastSessions }
 }
 
-function modelOf(asked: OvenPlanAsked): { model: Omit<LinearModel, 'minimize'>; open: readonly number[] } {
+interface Modelled {
+  readonly model: Omit<LinearModel, 'minimize'>
+  readonly open: readonly number[]
+  /** What the day of each renewal costs: too short before the date, or too long. */
+  readonly slack: readonly Term[]
+}
+
+function modelOf(asked: OvenPlanAsked): Modelled {
   const open = openDays(asked)
   const rows: LinearModel['rows'][number][] = []
   const whole = new Map<string, { most: number }>()
   const any = new Set<string>()
+  const slack: Term[] = []
   const add = (terms: readonly Term[], is: '<=' | '>=' | '=', to: number) => rows.push({ terms, is, to })
 
   for (const [i, at] of open.entries()) {
@@ -119,6 +143,18 @@ function modelOf(asked: OvenPlanAsked): { model: Omit<LinearModel, 'minimize'>; 
     )
     if (asked.days[at]!.wish === 'pinned') add([[1, session(at)]], '=', 1)
   }
+  const last = open.at(-1)
+  if (last !== undefined) {
+    whole.set(LEFT, { most: 1 })
+    add(
+      [
+        [1, waiting(last)],
+        [-Math.max(1, asked.spareShare), LEFT],
+      ],
+      '<=',
+      0,
+    )
+  }
   // each box goes its way from today to the horizon, from one renewal to the next that comes in time: as a path its
   // relaxation is whole already, which a list of "one of these days" is not
   asked.boxes.forEach((box, b) => {
@@ -129,6 +165,7 @@ function modelOf(asked: OvenPlanAsked): { model: Omit<LinearModel, 'minimize'>; 
         const way = `f${b}_${from + 1}_${to}`
         any.add(way)
         into.get(to)!.push([1, way])
+        slack.push([offTheDay(holdsUntil - asked.days[to]!.day), way])
         return [1, way]
       })
       if (next !== null) return ways
@@ -150,8 +187,11 @@ function modelOf(asked: OvenPlanAsked): { model: Omit<LinearModel, 'minimize'>; 
     for (const at of open) add([...into.get(at)!, [-1, renewed(b, at)]], '=', 0)
     if (box.pinnedTo !== null && open.includes(box.pinnedTo)) add([[1, renewed(b, box.pinnedTo)]], '=', 1)
   })
-  return { model: { rows, whole, any }, open }
+  return { model: { rows, whole, any }, open, slack }
 }
+
+const offTheDay = (days: number): number =>
+  days < IN_HAND_DAYS ? SHORT_WEIGHS * (IN_HAND_DAYS - Math.max(0, days)) : days - IN_HAND_DAYS
 
 const minus = ([factor, name]: Term): Term => [-factor, name]
 

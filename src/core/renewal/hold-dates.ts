@@ -40,10 +40,10 @@ export function freshHeldDays(holds: readonly Held[], atS: Seconds, share: numbe
  * boxes over a year (docs/validation/results.md).
  * @param sure 0.5…0.95
  */
-export function shareThatMayLeave(fresh: readonly Held[], sure: number): number {
-  const share = Math.round((1 - sure) * 100) / 100
-  return freshHeldDays(fresh, fresh[0]!.dayS, share) < SHORT_DAYS ? 0.5 : share
-}
+export const shareThatMayLeave = (fresh: readonly Held[], sure: number): number =>
+  freshHeldDays(fresh, fresh[0]!.dayS, mayLeave(sure)) < SHORT_DAYS ? 0.5 : mayLeave(sure)
+
+export const mayLeave = (sure: number): number => Number((1 - sure).toFixed(2))
 
 /**
  * The last day on which it still holds, counted from the day that began at `todayS`; -1: it is over now.
@@ -52,8 +52,14 @@ export function shareThatMayLeave(fresh: readonly Held[], sure: number): number 
 export const lastDayHeld = (leavesS: Seconds, todayS: Seconds): number =>
   Math.max(-1, Math.floor(daysFromSeconds(leavesS - todayS) - NOON))
 
-/** The same for beads put in fresh on a day. */
+/** Days that beads put in fresh hold by the share that may leave: by the middle where these are never sure for long. */
+export function surelyHeldDays(fresh: readonly Held[], atS: Seconds, share: number): number {
+  const held = freshHeldDays(fresh, atS, share)
+  return held < SHORT_DAYS ? freshHeldDays(fresh, atS, 0.5) : held
+}
+
+/** The last day on which beads still hold that are put in fresh on a day. */
 export const lastDayFreshHeld = (
   fresh: readonly Held[],
   { day, todayS, share }: { readonly day: number; readonly todayS: Seconds; readonly share: number },
-): number => Math.max(day, Math.floor(day + freshHeldDays(fresh, todayS + (day + NOON) * 86_400, share)))
+): number => Math.max(day, Math.floor(day + surelyHeldDays(fresh, todayS + (day + NOON) * 86_400, share)))

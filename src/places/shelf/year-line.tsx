@@ -1,8 +1,9 @@
 import { vapourDensityAnswer, dateAnswer } from '#core/answers/answers.ts'
 import { vapourDensityOfRhGPerM3 } from '#core/air/vapour.ts'
-import { profileAt, type MonthlyProfile } from '#core/room/climate.ts'
+import type { MonthlyProfile } from '#core/room/climate.ts'
 import type { Knowledge } from '#core/answer.ts'
-import { msFromSeconds, secondsFromMs } from '#units/time.ts'
+import { msFromSeconds } from '#units/time.ts'
+import { Grass } from '#draw/grass.tsx'
 import { judgementWords } from '#ui/judgement-words.ts'
 import { monthStarts, monthText, shortDayText } from '#ui/dates.ts'
 import { Figure, FigureInk } from '#ui/figure.tsx'
@@ -17,8 +18,6 @@ const DAY_MS = 86_400_000
 const PAST_DAYS = 14
 const AHEAD_DAYS = 365
 const LANE = 13.2
-const GRASS_PX_PER_G = 3.5
-const BLADE_STEP = 2.6
 
 interface Props {
   readonly items: readonly ShelfItem[]
@@ -45,7 +44,7 @@ export function YearLine({ items, room, widthPx, nowMs, zone }: Props) {
       role="group"
       aria-label="The year ahead"
     >
-      <Grass {...{ room, x, baseline, nowMs, fromX: names, toX: widthPx }} />
+      <Grass profile={room.profile} {...{ x, baseline, nowMs, fromX: names, toX: widthPx }} />
       <path d={`M${names} ${baseline}H${widthPx}`} className={pen.axis} />
       {months.map((ms, i) => (
         <g key={ms}>
@@ -215,34 +214,6 @@ function Lane({
       )}
     </g>
   )
-}
-
-/** One blade every few pixels, as high as the room's vapour; leans by a fixed pattern. */
-function Grass({
-  room,
-  x,
-  baseline,
-  nowMs,
-  fromX,
-  toX,
-}: {
-  readonly room: Props['room']
-  readonly x: (ms: number) => number
-  readonly baseline: number
-  readonly nowMs: number
-  readonly fromX: number
-  readonly toX: number
-}) {
-  const perPx = DAY_MS / (x(nowMs + DAY_MS) - x(nowMs))
-  const density = (ms: number) => vapourDensityOfRhGPerM3(profileAt(room.profile, secondsFromMs(ms)))
-  const blades: string[] = []
-  for (let px = fromX, i = 0; px < toX; px += BLADE_STEP, i++) {
-    const turn = Math.sin(i * 12.9898) * 43_758.5453
-    const chance = turn - Math.floor(turn)
-    const height = density(nowMs + (px - x(nowMs)) * perPx) * GRASS_PX_PER_G * (0.9 + 0.2 * chance)
-    blades.push(`M${px.toFixed(1)} ${baseline}l${(5 * chance - 2.5).toFixed(1)} ${(-height).toFixed(1)}`)
-  }
-  return <path d={blades.join('')} className={css.grass} data-part="grass" />
 }
 
 /** The room's dampest and driest month, in words. */

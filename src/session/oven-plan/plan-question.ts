@@ -8,6 +8,7 @@ import {
   freshHeldDays,
   lastDayFreshHeld,
   lastDayHeld,
+  mayLeave,
   shareThatMayLeave,
   valueAtShare,
 } from '#core/renewal/hold-dates.ts'
@@ -45,8 +46,10 @@ export interface PlannedBox {
   readonly charges: readonly { readonly charge: ChargeRecord; readonly toHeat: ChargeToHeat }[]
   readonly report: BoxReport
   readonly fresh: readonly FreshHolds[]
-  /** Of all draws so many may leave before a renewal: as asked, or half where fresh beads are never sure. */
+  /** Of all draws so many may leave before a renewal: as asked, or half where fresh beads would not be sure now. */
   readonly mayLeave: number
+  /** As asked. */
+  readonly sure: number
   /** Its reading is old, blind or reckoned: drawn in pencil. */
   readonly isPencil: boolean
   readonly isOver: boolean
@@ -155,7 +158,7 @@ export function planQuestion(
         lastDayFreshHeld(box.fresh, {
           day,
           todayS: secondsFromMs(today.beganMs),
-          share: box.mayLeave,
+          share: mayLeave(box.sure),
         }),
       ),
       pinnedTo: placeOf(ovenPlan.boxWishes.get(box.boxId)?.day),
@@ -205,7 +208,9 @@ function plannedBox(
   if (judgement.word === 'amiss') return 'look first at what is wrong with it'
   if (!report?.leaves || !fresh || judgement.word === 'not known')
     return 'no reading that tells: read it once'
-  if (freshHeldDays(fresh, fresh[0]!.dayS, 0.5) < LEAST_HELD_DAYS) return 'even fresh beads would not hold it'
+  if (freshHeldDays(fresh, fresh[0]!.dayS, 0.5) < LEAST_HELD_DAYS)
+    return 'even fresh beads would not hold it for long: more beads, or a tighter lid'
+  const asked = state.ovenPlan.boxWishes.get(boxId)?.sure ?? sure
   const charges = heatable.map(charge => ({ charge, toHeat: asWhenRenewed(charge, report, nowMs) }))
   const [refused] = planHeating(charges, choice.source, air).refused
   if (refused) return `not in ${choice.name}: ${refused.says}`
@@ -216,7 +221,8 @@ function plannedBox(
     charges,
     report,
     fresh,
-    mayLeave: shareThatMayLeave(fresh, state.ovenPlan.boxWishes.get(boxId)?.sure ?? sure),
+    mayLeave: shareThatMayLeave(fresh, asked),
+    sure: asked,
     isPencil: view.known.word === 'reckoned' || view.last?.word === 'blind',
     isOver: judgement.word === 'over since',
   }
