@@ -22,7 +22,7 @@ export function useKeeping(): readonly [Keeping | undefined, (part: Partial<Keep
     queryFn: () => readKeeping(store.name),
   })
   const change = (part: Partial<Keeping>) => {
-    const next = { ...(data ?? { savedAtMs: null, calendar: {} }), ...part }
+    const next = { ...(data ?? { savedAtMs: null, calendar: {}, ovenDays: {} }), ...part }
     client.setQueryData(queryKey, next)
     void writeKeeping(store.name, next)
   }

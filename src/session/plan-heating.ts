@@ -2,7 +2,7 @@ import type { Celsius, Pascal } from '#units/quantity.ts'
 import { packBatches } from '#core/renewal/batches.ts'
 import { bestDial, refusals, type HeatedIn } from '#core/renewal/heat-limits.ts'
 import { hasDial, heatAt, type HeatSource } from '#core/renewal/heat-source.ts'
-import { heatThese, type ChargeToHeat } from '#core/renewal/heat-these.ts'
+import { heatThese, type ChargeToHeat, type HeatThese } from '#core/renewal/heat-these.ts'
 import type { ChargeRecord } from '#journal/state.ts'
 import type { SessionBegun } from '#records/kinds/session.ts'
 
@@ -15,8 +15,8 @@ export interface Heating {
   readonly temperatureC: Celsius | null
   readonly batches: SessionBegun['batches']
   readonly minutes: number
-  /** Water that comes out of each charge. */
-  readonly waterOutG: ReadonlyMap<string, number>
+  /** What heating each charge by itself would take and leave. */
+  readonly plans: ReadonlyMap<string, HeatThese>
   readonly refused: readonly { readonly name: string; readonly says: string }[]
 }
 
@@ -69,7 +69,7 @@ export function planHeating(
     dialC: hasDial(source.kind) ? dialC : null,
     temperatureC: source.kind === 'microwave' || dialC === null ? null : heatAt(source, dialC).middleC,
     batches,
-    waterOutG: new Map([...plans].map(([id, plan]) => [id, plan.waterOutG.middle])),
+    plans,
     minutes: batches.reduce((sum, batch) => sum + batch.minutes, 0),
     refused,
   }

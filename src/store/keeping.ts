@@ -10,9 +10,22 @@ const schema = v.object({
     v.record(v.string(), v.object({ day: v.string(), sequence: v.pipe(v.number(), v.integer()) })),
     {},
   ),
+  /** Days at the oven given out, by the mark their calendar entry keeps. */
+  ovenDays: v.fallback(
+    v.record(
+      v.string(),
+      v.object({
+        day: v.string(),
+        boxIds: v.array(v.string()),
+        says: v.string(),
+        sequence: v.pipe(v.number(), v.integer()),
+      }),
+    ),
+    {},
+  ),
 })
 export type Keeping = v.InferOutput<typeof schema>
-const NOTHING: Keeping = { savedAtMs: null, calendar: {} }
+const NOTHING: Keeping = { savedAtMs: null, calendar: {}, ovenDays: {} }
 
 const forage = localforage.createInstance({ name: 'veld', storeName: 'keeping' })
 

@@ -88,7 +88,7 @@ export const leftAnswer = (asked: HeatTheseAsked, plan: HeatThese): Answer =>
   )
 
 /** What the scale shows when they are dry, in the middle of its range. */
-export const endWeightAnswer = ({ charge }: HeatTheseAsked, plan: HeatThese): Answer =>
+export const endWeightAnswer = ({ charge }: Pick<HeatTheseAsked, 'charge'>, plan: HeatThese): Answer =>
   totalAnswer('weight when done', 'g', [
     ['beads, dry', charge.dryMassG],
     ['water left in them', plan.leftG.middle],

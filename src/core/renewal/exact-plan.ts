@@ -97,23 +97,18 @@ function modelOf(asked: OvenPlanAsked): Modelled {
     for (const name of [direct(at), caughtUp(at), waiting(at)]) any.add(name)
     asked.boxes.forEach((_, b) => whole.set(renewed(b, at), { most: 1 }))
     const shares = asked.boxes.map(({ share }, b): Term => [share, renewed(b, at)])
-    const before = i > 0 ? waiting(open[i - 1]!) : null
-    const waited: Term[] = before ? [[-1, before]] : []
+    const before: Term[] = i > 0 ? [[1, waiting(open[i - 1]!)]] : []
+    const atFirst = i > 0 ? 0 : (asked.waitingShare ?? 0)
     // what waits: what waited, less what is caught up, and what is renewed but not heated today
-    add([[1, waiting(at)], ...waited, [1, caughtUp(at)], [1, direct(at)], ...shares.map(minus)], '=', 0)
-    add([[1, direct(at)], ...shares.map(minus)], '<=', 0)
     add(
-      before
-        ? [
-            [1, caughtUp(at)],
-            [-1, before],
-          ]
-        : [[1, caughtUp(at)]],
-      '<=',
-      0,
+      [[1, waiting(at)], ...before.map(minus), [1, caughtUp(at)], [1, direct(at)], ...shares.map(minus)],
+      '=',
+      atFirst,
     )
+    add([[1, direct(at)], ...shares.map(minus)], '<=', 0)
+    add([[1, caughtUp(at)], ...before.map(minus)], '<=', atFirst)
     // what is not heated today came out for a spare that lay ready
-    add([...shares, [-1, direct(at)], ...(before ? [[1, before] as Term] : [])], '<=', asked.spareShare)
+    add([...shares, [-1, direct(at)], ...before], '<=', asked.spareShare - atFirst)
     add(
       [
         [1, direct(at)],

@@ -28,8 +28,10 @@ export interface OvenPlanAsked {
   /** One filling, with its warming; and what a day at the oven takes before and after. */
   readonly batchMinutes: number
   readonly besideMinutes: number
-  /** Spare beads that lie ready and dry, as shares of a filling: boxes get them at once, their own are heated later. */
+  /** Spare beads, as shares of a filling: boxes get them at once where they are dry, their own are heated later. */
   readonly spareShare: number
+  /** Part of these that is damp on the first day, and is heated as soon as there is room; left out: none. */
+  readonly waitingShare?: number
   /** The plan that was seen before, to be changed as little as may be. */
   readonly seen: readonly OvenSession[]
 }
@@ -104,7 +106,7 @@ export function fillingsFor(
   sessions: readonly OvenSession[],
 ): readonly number[] | null {
   const shareOf = new Map(asked.boxes.map(box => [box.id, box.share]))
-  let backlog = 0
+  let backlog = asked.waitingShare ?? 0
   const batches: number[] = []
   for (const { at, boxIds } of sessions) {
     const wanted = boxIds.reduce((sum, id) => sum + shareOf.get(id)!, 0)

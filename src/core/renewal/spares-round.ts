@@ -5,8 +5,10 @@ import type { HeatSource } from './heat-source.ts'
 /** Beads that may go round: in a box, or ready in a jar. */
 export interface RoundCharge extends ToPack {
   readonly desiccant: DesiccantKind
-  /** null: it lies ready. */
+  /** null: it lies beside the boxes. */
   readonly boxId: string | null
+  /** Beside the boxes, and damp: it waits for heat. */
+  readonly isDamp?: boolean
 }
 
 /** What becomes of the charges on one day. */
@@ -39,7 +41,7 @@ export function sparesRound(
 ): RoundDay[] {
   const byId = new Map(charges.map(charge => [charge.id, charge]))
   const where = new Map(charges.map(charge => [charge.id, charge.boxId]))
-  const isReady = new Map(charges.map(charge => [charge.id, charge.boxId === null]))
+  const isReady = new Map(charges.map(charge => [charge.id, charge.boxId === null && !charge.isDamp]))
   return days.map(({ boxIds, mostBatches }) => {
     const swaps: RoundDay['swaps'][number][] = []
     const back: RoundDay['back'][number][] = []

@@ -8,7 +8,7 @@ import { useJournal } from '#session/journal-query.ts'
 import { knownBox } from '#session/known-box.ts'
 import { reportQuery } from '#session/reports.ts'
 import { inShelfOrder } from '#journal/shelf-order.ts'
-import { HandOver } from './hand-over-button.tsx'
+import { HandOver } from '#ui/hand-over-button.tsx'
 import { givenNow, renewDays } from './renew-days.ts'
 import css from './files.module.css'
 

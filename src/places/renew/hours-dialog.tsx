@@ -3,7 +3,7 @@ import { besideMinutes, fillingMinutes } from '#core/renewal/day-at-oven.ts'
 import type { OvenSession } from '#core/renewal/oven-days.ts'
 import type { Draft } from '#records/act.ts'
 import type { OvenDaysTold } from '#records/kinds/oven-plan.ts'
-import type { PlanQuestion } from '#session/oven-plan/plan-question.ts'
+import { longestHeat, type PlanQuestion } from '#session/oven-plan/plan-question.ts'
 import { seenDraft } from '#session/oven-plan/wish-drafts.ts'
 import { useCheckedForm } from '#ui/checked-form.ts'
 import { ChoiceRow } from '#ui/choice-row.tsx'
@@ -28,9 +28,8 @@ export function HoursDialog({
   readonly onClose: () => void
   readonly onKeep: (what: string, drafts: readonly Draft[]) => void
 }) {
-  const { told, choice, choices, hotMinutes } = question
-  const leastHours =
-    (besideMinutes(told.unattendedMinutes) + fillingMinutes(Math.max(20, ...hotMinutes.values()))) / 60
+  const { told, choice, choices, plans } = question
+  const leastHours = (besideMinutes(told.unattendedMinutes) + fillingMinutes(longestHeat(plans))) / 60
   const form = useCheckedForm<HoursTyped, OvenDaysTold>(
     {
       weekdays: told.weekdays,

@@ -5,7 +5,7 @@ import type { Lying } from './batch-drawing.tsx'
 
 export const chargesOf = ({ boxes, spares }: Pick<PlanQuestion, 'boxes' | 'spares'>): ChargeRecord[] => [
   ...boxes.flatMap(box => box.charges.map(one => one.charge)),
-  ...spares,
+  ...spares.map(one => one.charge),
 ]
 
 /** Which box a charge comes out of on a day of the plan; null: it lies in its jar. */

@@ -104,7 +104,7 @@ function besideTip({ late }: Filling, y: number, frame: Frame) {
     : { x: tip + 8, y: y + 5, textAnchor: 'start' as const }
 }
 
-function overWords({ from, to }: Lapse, { todayMs }: PlanQuestion, nowMs: number, zone: string): string {
+function overWords({ from, to }: Lapse, { todayMs }: PlanQuestion, zone: string): string {
   const days = Math.max(1, to - Math.max(0, from))
   const since = from <= 0 ? 'over now' : `over from ${dayMonthText(todayMs + from * DAY_MS, zone)}`
   return `${since}, ${days} day${days === 1 ? '' : 's'}`

@@ -1,4 +1,5 @@
 import { useParams } from 'react-router'
+import { DayPage } from './day-page.tsx'
 import { DuePage } from './due-page.tsx'
 import { HeatPage } from './heat-page.tsx'
 import { PlanPage } from './plan-page.tsx'
@@ -7,5 +8,6 @@ import { PlanPage } from './plan-page.tsx'
 export default function RenewPlace() {
   const { page } = useParams()
   if (page === 'heat') return <HeatPage />
+  if (page === 'day') return <DayPage />
   return page === 'now' ? <DuePage /> : <PlanPage />
 }

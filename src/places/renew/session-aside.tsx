@@ -135,7 +135,10 @@ export function SessionAside({
                 'water out',
                 'g',
                 batches.flatMap(({ chargeIds }) =>
-                  chargeIds.map(id => [nameOfCharge(question, id), question.waterOutG.get(id) ?? 0] as const),
+                  chargeIds.map(
+                    id =>
+                      [nameOfCharge(question, id), question.plans.get(id)?.waterOutG.middle ?? 0] as const,
+                  ),
                 ),
               )}
             >
@@ -186,5 +189,5 @@ export function SessionAside({
 
 function nameOfCharge({ boxes, spares }: PlanQuestion, id: string): string {
   const box = boxes.find(one => one.charges.some(({ charge }) => charge.chargeId === id))
-  return box?.name ?? spares.find(one => one.chargeId === id)?.name ?? 'beads'
+  return box?.name ?? spares.find(one => one.charge.chargeId === id)?.charge.name ?? 'beads'
 }

@@ -32,8 +32,8 @@ export function threadsOf(
       .map(one => ({ id: one.charge.chargeId, name: box.name, isSpare: false })),
   )
   const jars = spares
-    .filter(one => moving.has(one.chargeId))
-    .map(one => ({ id: one.chargeId, name: one.name, isSpare: true }))
+    .filter(one => moving.has(one.charge.chargeId))
+    .map(one => ({ id: one.charge.chargeId, name: one.charge.name, isSpare: true }))
   const places = [...inBoxes, ...jars]
   let row = new Map(places.map((one, i) => [one.id, i]))
   const rows = new Map(places.map((one, i) => [one.id, [i]]))

@@ -1,4 +1,5 @@
 import { useNavigate } from 'react-router'
+import type { Draft } from '#records/act.ts'
 import type { SessionBegun } from '#records/kinds/session.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { useWriteAct } from '#session/writing.ts'
@@ -12,12 +13,13 @@ export function useBegin() {
   return {
     error: write.error,
     isPending: write.isPending,
-    begin: (plan: Omit<SessionBegun, 'sessionId'>, where: string) => {
+    /** @param before what is done in the same moment: spares that went in */
+    begin: (plan: Omit<SessionBegun, 'sessionId'>, where: string, before: readonly Draft[] = []) => {
       const sessionId = maker.newId()
       write.mutate(
         {
           what: `Heating begun in ${where}`,
-          drafts: [{ kind: 'session.begun', payload: { sessionId, ...plan } }],
+          drafts: [...before, { kind: 'session.begun', payload: { sessionId, ...plan } }],
         },
         {
           onSuccess: () => {

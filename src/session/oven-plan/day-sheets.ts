@@ -4,7 +4,7 @@ import { heatAt, type Heat } from '#core/renewal/heat-source.ts'
 import { mostBatches, type OvenPlan } from '#core/renewal/oven-days.ts'
 import { sparesRound, type RoundDay } from '#core/renewal/spares-round.ts'
 import type { IsoDay } from '#units/calendar-day.ts'
-import { asRound, type PlanQuestion } from './plan-question.ts'
+import { asRound, longestHeat, type PlanQuestion } from './plan-question.ts'
 
 export interface SheetBatch {
   readonly chargeIds: readonly string[]
@@ -33,10 +33,17 @@ export interface DaySheet {
 
 /** Every day of a plan, with the beads that go round from one to the next. */
 export function daySheets(question: PlanQuestion, plan: OvenPlan): DaySheet[] {
-  const { asked, days, boxes, spares, choice, dialC, air, told, waterOutG, hotMinutes } = question
-  const charges = [...boxes.flatMap(box => box.charges.map(one => one.charge)), ...spares].map(asRound)
+  const { asked, days, boxes, spares, choice, dialC, air, told, plans } = question
+  const charges = [
+    ...boxes.flatMap(box => box.charges.map(one => asRound(one.charge))),
+    ...spares.map(one => ({ ...asRound(one.charge), isDamp: !one.isReady })),
+  ]
   const gramsOf = new Map(charges.map(one => [one.id, one.dryMassG]))
-  const usual = Math.max(0, ...hotMinutes.values())
+  const usual = longestHeat(plans)
+  const hotMinutes = (id: string) => {
+    const plan = plans.get(id)
+    return plan ? plan.minutes.middle * plan.bed.batches : usual
+  }
   const heat = dialC === null ? null : heatAt(choice.source, dialC)
   const rounds = sparesRound(
     charges,
@@ -46,8 +53,8 @@ export function daySheets(question: PlanQuestion, plan: OvenPlan): DaySheet[] {
   return plan.sessions.map(({ at, boxIds }, i) => {
     const round = rounds[i]!
     const batches = round.batches.map((chargeIds): SheetBatch => {
-      const minutes = Math.round(Math.max(...chargeIds.map(id => hotMinutes.get(id) ?? usual)))
-      const waterG = chargeIds.reduce((sum, id) => sum + (waterOutG.get(id) ?? 0), 0)
+      const minutes = Math.round(Math.max(...chargeIds.map(hotMinutes)))
+      const waterG = chargeIds.reduce((sum, id) => sum + (plans.get(id)?.waterOutG.middle ?? 0), 0)
       return {
         chargeIds,
         minutes,

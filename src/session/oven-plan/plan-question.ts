@@ -3,7 +3,7 @@ import type { FreshHolds } from '#core/estimate/fresh-holds.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import { fillingShare } from '#core/renewal/batches.ts'
 import { besideMinutes, fillingMinutes } from '#core/renewal/day-at-oven.ts'
-import type { ChargeToHeat } from '#core/renewal/heat-these.ts'
+import type { ChargeToHeat, HeatThese } from '#core/renewal/heat-these.ts'
 import {
   freshHeldDays,
   lastDayFreshHeld,
@@ -54,6 +54,13 @@ export interface PlannedBox {
   readonly isPencil: boolean
   readonly isOver: boolean
 }
+/** Beads that lie beside the boxes and would suit one of them. */
+export interface PlannedSpare {
+  readonly charge: ChargeRecord
+  readonly toHeat: ChargeToHeat
+  /** Dry: it can go in at once. */
+  readonly isReady: boolean
+}
 export interface LeftOut {
   readonly boxId: string
   readonly name: string
@@ -74,11 +81,9 @@ export interface PlanQuestion {
   readonly days: readonly CalendarOvenDay[]
   readonly boxes: readonly PlannedBox[]
   readonly leftOut: readonly LeftOut[]
-  readonly spares: readonly ChargeRecord[]
-  /** Minutes of heat of each charge by itself. */
-  readonly hotMinutes: ReadonlyMap<string, number>
-  /** Water that a renewal takes out of each charge. */
-  readonly waterOutG: ReadonlyMap<string, number>
+  readonly spares: readonly PlannedSpare[]
+  /** What heating each charge by itself takes and leaves, on the day it is due. */
+  readonly plans: ReadonlyMap<string, HeatThese>
   readonly asked: OvenPlanAsked
 }
 
@@ -121,18 +126,13 @@ export function planQuestion(
     leftOut.push({ boxId: box.view.box.boxId, name: box.view.box.name, says: planned })
     return []
   })
-  const all = boxes.flatMap(box => box.charges)
-  const heating = planHeating(all, choice.source, air)
-  const hotMinutes = new Map(
-    all.map(one => [
-      one.charge.chargeId,
-      planHeating([one], choice.source, air, heating.dialC ?? undefined).minutes,
-    ]),
-  )
-  const spares = readySpares(
+  const inBoxes = boxes.flatMap(box => box.charges)
+  const spares = sparesFor(
     journal,
-    all.map(one => asRound(one.charge)),
+    inBoxes.map(one => asRound(one.charge)),
   )
+  const heating = planHeating([...inBoxes, ...spares], choice.source, air)
+  const { plans } = heating
   const boxDays = boxes.flatMap(box => ovenPlan.boxWishes.get(box.boxId)?.day ?? [])
   const days = ovenDaysFrom(told, ovenPlan.dayWishes, boxDays, today.iso, HORIZON_DAYS)
   const placeOf = (day: IsoDay | null | undefined) => {
@@ -140,12 +140,14 @@ export function planQuestion(
     return at < 0 ? null : at
   }
   const shareOf = (charge: ChargeRecord) => fillingShare(asRound(charge), choice.source)
+  const sharesOf = (list: readonly PlannedSpare[]) => list.reduce((sum, one) => sum + shareOf(one.charge), 0)
   const asked: OvenPlanAsked = {
     days: days.map(({ day, wish }) => ({ day, wish, presentMinutes: told.presentMinutes })),
     horizon: HORIZON_DAYS,
-    batchMinutes: Math.ceil(fillingMinutes(Math.max(LEAST_HOT_MINUTES, ...hotMinutes.values())) / 5) * 5,
+    batchMinutes: Math.ceil(fillingMinutes(longestHeat(plans)) / 5) * 5,
     besideMinutes: besideMinutes(told.unattendedMinutes),
-    spareShare: spares.reduce((sum, one) => sum + shareOf(one), 0),
+    spareShare: sharesOf(spares),
+    waitingShare: sharesOf(spares.filter(one => !one.isReady)),
     seen: (ovenPlan.seen?.sessions ?? []).flatMap(({ day, boxIds }) => {
       const at = placeOf(day)
       return at === null ? [] : [{ at, boxIds }]
@@ -178,8 +180,7 @@ export function planQuestion(
     boxes,
     leftOut,
     spares,
-    hotMinutes,
-    waterOutG: heating.waterOutG,
+    plans,
     asked,
   }
 }
@@ -206,6 +207,8 @@ function plannedBox(
   if (facts === null || facts.targetRhPercent === null) return 'no spool in it asks for a target'
   if (judgement.word === "can't reach") return `can’t reach its target: ${judgement.wouldDo} would do`
   if (judgement.word === 'amiss') return 'look first at what is wrong with it'
+  if (report?.standing?.is === 'withdrawn')
+    return 'its readings do not fit together: look first at what is wrong'
   if (!report?.leaves || !fresh || judgement.word === 'not known')
     return 'no reading that tells: read it once'
   if (freshHeldDays(fresh, fresh[0]!.dayS, 0.5) < LEAST_HELD_DAYS)
@@ -223,22 +226,33 @@ function plannedBox(
     fresh,
     mayLeave: shareThatMayLeave(fresh, asked),
     sure: asked,
-    isPencil: view.known.word === 'reckoned' || view.last?.word === 'blind',
+    isPencil:
+      view.known.word === 'reckoned' ||
+      view.last?.word === 'blind' ||
+      report.standing?.is === 'not known yet',
     isOver: judgement.word === 'over since',
   }
 }
 
-/** Charges that lie dry and would suit one of these. */
-function readySpares({ state, nowMs }: JournalView, inBoxes: readonly RoundCharge[]): ChargeRecord[] {
-  const ready = [...state.charges.values()].filter(
-    one =>
-      one.boxId === null &&
-      one.retiredMs === null &&
-      heatWay(one) !== null &&
-      chargeToHeat(one, undefined, nowMs).waterG.middle <= READY_SHARE * one.dryMassG,
+/** Minutes of the longest heat, of each charge by itself. */
+export const longestHeat = (plans: PlanQuestion['plans']): number =>
+  Math.max(
+    LEAST_HOT_MINUTES,
+    ...[...plans.values()].map(plan => Math.round(plan.minutes.middle * plan.bed.batches)),
   )
-  const suiting = suitingSpares([...inBoxes, ...ready.map(asRound)])
-  return ready.filter(one => suiting.some(spare => spare.id === one.chargeId))
+
+/** Charges that lie beside the boxes and would suit one of these. */
+function sparesFor({ state, nowMs }: JournalView, inBoxes: readonly RoundCharge[]): PlannedSpare[] {
+  const lying = [...state.charges.values()].filter(
+    one => one.boxId === null && one.retiredMs === null && heatWay(one) !== null,
+  )
+  const suiting = suitingSpares([...inBoxes, ...lying.map(asRound)])
+  return lying
+    .filter(one => suiting.some(spare => spare.id === one.chargeId))
+    .map(charge => {
+      const toHeat = chargeToHeat(charge, undefined, nowMs)
+      return { charge, toHeat, isReady: toHeat.waterG.middle <= READY_SHARE * charge.dryMassG }
+    })
 }
 
 /** When a box leaves its target by the certainty asked of it. */

@@ -73,33 +73,45 @@ export function useOvenPlan(today: { readonly iso: IsoDay; readonly beganMs: num
     () => (asked ? `${tools.scienceVersion} ${bytesToHex(sha256(utf8ToBytes(JSON.stringify(asked))))}` : ''),
     [asked, tools],
   )
+  const kept = useQuery({
+    queryKey: ['oven plan, kept', tools.store.name, standsOn],
+    enabled: asked !== null,
+    networkMode: 'always',
+    retry: false,
+    staleTime: Infinity,
+    structuralSharing: false,
+    queryFn: async (): Promise<Kept | null> => {
+      const last = await tools.results.last('oven plan')
+      return last?.standsOn === standsOn ? (last.value as Kept) : null
+    },
+  })
   const key = ['oven plan', tools.store.name, standsOn]
-  const exact = useQuery({
+  const worked = useQuery({
     queryKey: key,
-    enabled: asked !== null && asked.boxes.length > 0,
+    enabled: asked !== null && asked.boxes.length > 0 && kept.data === null,
     networkMode: 'always',
     retry: false,
     staleTime: Infinity,
     structuralSharing: false,
     queryFn: async ({ signal }): Promise<Kept> => {
-      const last = await tools.results.last('oven plan')
-      if (last?.standsOn === standsOn) return last.value as Kept
       const value: Kept = { plan: await planner(asked!, signal) }
       void tools.results.keep('oven plan', { standsOn, value })
       return value
     },
   })
-  const best = exact.data?.plan ?? null
+  const exact = kept.data ?? worked.data
+  const best = exact?.plan ?? null
   const keepsHours = quick !== null && asked !== null && fillingsFor(asked, quick.sessions) !== null
   return {
     question,
     done,
     count: results.length,
-    plan: best?.plan ?? quick,
-    standing: best ? (best.proven ? 'proven' : 'found') : exact.data || !keepsHours ? 'too full' : 'quick',
+    // what was worked out before is looked for first: no plan is shown to be changed at once
+    plan: best?.plan ?? (kept.isPending ? null : quick),
+    standing: best ? (best.proven ? 'proven' : 'found') : exact || !keepsHours ? 'too full' : 'quick',
     leastSessions: best?.leastSessions ?? null,
-    isLooking: exact.isFetching,
-    error: exact.error,
+    isLooking: worked.isFetching,
+    error: worked.error,
     stop: () => void client.cancelQueries({ queryKey: key }),
     look: () => void client.invalidateQueries({ queryKey: key }),
   }

@@ -1,7 +1,7 @@
 import { useState } from 'react'
-import { canShare, download, share } from '#ui/hand-over.ts'
-import css from './files.module.css'
-import hand from '#ui/hand.module.css'
+import { canShare, download, share } from './hand-over.ts'
+import css from './hand-over-button.module.css'
+import hand from './hand.module.css'
 
 /** Makes a file when it is asked for, and gives it to the downloads or the share sheet. */
 export function HandOver({
