@@ -95,6 +95,8 @@ export function inForce(kept: readonly Act[]): Placed[] {
       (a, b) =>
         a.atMs - b.atMs ||
         compare(a.writtenAt, b.writtenAt) ||
+        // of acts written in one moment one comes whole after the other
+        compare(a.actId, b.actId) ||
         a.order - b.order ||
         compare(a.entry.id, b.entry.id),
     )

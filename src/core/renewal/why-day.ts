@@ -40,6 +40,17 @@ export function newLapses(
   )
 }
 
+/**
+ * What would be over by the time a session is held on another day. What lapses later is no matter: the days after it are
+ * planned anew.
+ */
+export const failsWhenMoved = (
+  asked: OvenPlanAsked,
+  sessions: readonly OvenSession[],
+  { from, to }: { readonly from: number; readonly to: number },
+): Lapse[] =>
+  newLapses(asked, sessions, moveSession(sessions, from, to)).filter(one => one.from <= asked.days[to]!.day)
+
 export interface WhyDay {
   /** The next day that could be taken, by its place; null: there is none. */
   readonly next: number | null
@@ -52,7 +63,7 @@ export interface WhyDay {
 /** Why a session is on its day: what the next one would be too late for, or how long it could wait. */
 export function whyDay(asked: OvenPlanAsked, sessions: readonly OvenSession[], at: number): WhyDay {
   const later = openDays(asked).filter(one => one > at)
-  const lateOn = (to: number) => newLapses(asked, sessions, moveSession(sessions, at, to))
+  const lateOn = (to: number) => failsWhenMoved(asked, sessions, { from: at, to })
   const [next] = later
   if (next === undefined) return { next: null, late: [], couldWait: null }
   let couldWait: number | null = null

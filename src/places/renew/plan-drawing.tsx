@@ -2,7 +2,7 @@ import { DndContext, MouseSensor, TouchSensor, useSensor, useSensors } from '@dn
 import { useId } from 'react'
 import type { MonthlyProfile } from '#core/room/climate.ts'
 import { lapses, openDays, type OvenSession } from '#core/renewal/oven-days.ts'
-import { newLapses } from '#core/renewal/why-day.ts'
+import { failsWhenMoved } from '#core/renewal/why-day.ts'
 import type { DaySheet } from '#session/oven-plan/day-sheets.ts'
 import type { PlanQuestion } from '#session/oven-plan/plan-question.ts'
 import { dayMonthText, dayText } from '#ui/dates.ts'
@@ -52,8 +52,9 @@ export function PlanDrawing(props: Props) {
     useSensor(TouchSensor, { activationConstraint: { delay: 150, tolerance: 12 } }),
   )
   const open = openDays(asked)
-  const late = new Set(held ? newLapses(asked, sessions, shown).map(one => one.boxId) : [])
-  const lapsing = lapses(asked, shown)
+  const fails = held ? failsWhenMoved(asked, sessions, held) : []
+  const late = new Set(fails.map(one => one.boxId))
+  const lapsing = [...fails, ...lapses(asked, sessions)]
   const dayAt = (at: number) => days[at]!.day
   const nearest = (from: number, movedPx: number): number => {
     const wanted = dayAt(from) + movedPx / frame.perDay

@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { overDaysAnswer, presentAnswer } from '#core/answers/plan-answers.ts'
 import { lapses } from '#core/renewal/oven-days.ts'
-import { moveSession, newLapses } from '#core/renewal/why-day.ts'
+import { failsWhenMoved, moveSession } from '#core/renewal/why-day.ts'
 import { profileOf } from '#journal/room-air.ts'
 import { roomsOf } from '#journal/rooms.ts'
 import type { Draft } from '#records/act.ts'
@@ -29,6 +29,12 @@ import { WhenMoved } from './when-moved.tsx'
 import { Lapsing } from './lapsing.tsx'
 import hand from '#ui/hand.module.css'
 import css from './plan.module.css'
+
+const MOST_WIDTH = 1184
+const MARGIN = 20
+const TWO_COLUMNS = 1000
+const ASIDE = 326
+const GAP = 40
 
 /** Half a year of days at the oven. */
 export function PlanPage() {
@@ -69,7 +75,7 @@ export function PlanPage() {
   const date = (at: number) => dateOfDay(question, question.days[at]!.day, zone)
   const letGo = (to: Held) => {
     if (to.from === to.to) return setHeld(null)
-    const late = newLapses(question.asked, sessions, moveSession(sessions, to.from, to.to))
+    const late = failsWhenMoved(question.asked, sessions, to)
     if (late.length > 0) {
       // what would fail is said first; nothing is written until the person has seen it
       setHeld(to)
@@ -79,7 +85,9 @@ export function PlanPage() {
     keep(`Oven day moved from ${date(to.from)} to ${date(to.to)}`, moveDrafts(question, sessions, to))
   }
   const lapsing = lapses(question.asked, sessions)
-  const drawingWidth = width > 0 ? (width > 1000 ? width - 326 - 40 : width) : 0
+  // before it is measured: as wide as the window will let it be
+  const pageWidth = width > 0 ? width : Math.min(MOST_WIDTH, window.innerWidth - 2 * MARGIN)
+  const drawingWidth = pageWidth > TWO_COLUMNS ? pageWidth - ASIDE - GAP : pageWidth
   const room = roomsOf(state)[0]
   return (
     <main
@@ -110,96 +118,88 @@ export function PlanPage() {
         </p>
       )}
       <div ref={ref}>
-        {drawingWidth > 0 && (
-          <div className={css.sheet}>
-            <div>
-              {question.boxes.length > 0 && room && (
-                <PlanDrawing
-                  question={question}
-                  sheets={sheets}
-                  sessions={sessions}
-                  shown={moved}
-                  held={held}
-                  chosen={chosen?.at ?? null}
-                  widthPx={drawingWidth}
-                  profile={profileOf(room)}
-                  nowMs={nowMs}
-                  zone={zone}
-                  onHold={to => {
-                    setIsPut(false)
-                    setHeld(to)
-                  }}
-                  onLetGo={letGo}
-                  onChoose={at => {
-                    if (!held) setChosenIso(question.days[at]!.iso)
-                  }}
-                />
-              )}
-              <p id="how-to-move" className={hand.visuallyHidden}>
-                Pull it to another day, or move it by the arrow keys and press Enter; Escape leaves it where
-                it is.
-              </p>
-              {drawingWidth < 600 && question.leftOut.length > 0 && (
-                <ul className={css.outList}>
-                  {question.leftOut.map(({ boxId, name, says }) => (
-                    <li key={boxId}>
-                      <Link to={`${base}/box/${boxId}`}>{name}</Link> is left out: {says}.
-                    </li>
-                  ))}
-                </ul>
-              )}
-              {held && (
-                <WhenMoved
-                  question={question}
-                  sessions={sessions}
-                  held={held}
-                  isPut={isPut}
-                  zone={zone}
-                  onBack={() => {
-                    setHeld(null)
-                    setIsPut(false)
-                  }}
-                  onKeep={keep}
-                />
-              )}
-              {!held && (lapsing.length > 0 || shown.standing === 'too full') && (
-                <Lapsing
-                  question={question}
-                  lapsing={lapsing}
-                  isTooFull={shown.standing === 'too full'}
-                  onKeep={keep}
-                />
-              )}
-              {write.error && <Refused error={write.error} remedy="try again" />}
-              <PlanStanding
+        <div className={css.sheet}>
+          <div>
+            {question.boxes.length > 0 && room && (
+              <PlanDrawing
                 question={question}
-                shown={shown}
-                onChange={() => setAsking(true)}
-                onKeep={keep}
-              />
-            </div>
-            {chosen && (
-              <SessionAside
-                question={question}
-                sessions={sessions}
                 sheets={sheets}
-                sheet={chosen}
-                widthPx={Math.min(326, width)}
+                sessions={sessions}
+                shown={moved}
+                held={held}
+                chosen={chosen?.at ?? null}
+                widthPx={drawingWidth}
+                profile={profileOf(room)}
                 nowMs={nowMs}
-                onWish={wish =>
-                  keep(
-                    wish === 'struck'
-                      ? `${date(chosen.at)} struck out`
-                      : wish === 'pinned'
-                        ? `Keep to ${date(chosen.at)}`
-                        : `${date(chosen.at)} let go`,
-                    dayDrafts(question, sessions, chosen.iso, wish),
-                  )
-                }
+                zone={zone}
+                onHold={to => {
+                  setIsPut(false)
+                  setHeld(to)
+                }}
+                onLetGo={letGo}
+                onChoose={at => {
+                  if (!held) setChosenIso(question.days[at]!.iso)
+                }}
               />
             )}
+            <p id="how-to-move" className={hand.visuallyHidden}>
+              Pull it to another day, or move it by the arrow keys and press Enter; Escape leaves it where it
+              is.
+            </p>
+            {drawingWidth < 600 && question.leftOut.length > 0 && (
+              <ul className={css.outList}>
+                {question.leftOut.map(({ boxId, name, says }) => (
+                  <li key={boxId}>
+                    <Link to={`${base}/box/${boxId}`}>{name}</Link> is left out: {says}.
+                  </li>
+                ))}
+              </ul>
+            )}
+            {held && (
+              <WhenMoved
+                question={question}
+                sessions={sessions}
+                held={held}
+                isPut={isPut}
+                zone={zone}
+                onBack={() => {
+                  setHeld(null)
+                  setIsPut(false)
+                }}
+                onKeep={keep}
+              />
+            )}
+            {!held && (lapsing.length > 0 || shown.standing === 'too full') && (
+              <Lapsing
+                question={question}
+                lapsing={lapsing}
+                isTooFull={shown.standing === 'too full'}
+                onKeep={keep}
+              />
+            )}
+            {write.error && <Refused error={write.error} remedy="try again" />}
+            <PlanStanding question={question} shown={shown} onChange={() => setAsking(true)} onKeep={keep} />
           </div>
-        )}
+          {chosen && (
+            <SessionAside
+              question={question}
+              sessions={sessions}
+              sheets={sheets}
+              sheet={chosen}
+              widthPx={Math.min(ASIDE, pageWidth)}
+              onWish={wish =>
+                keep(
+                  wish === 'struck'
+                    ? `${date(chosen.at)} struck out`
+                    : wish === 'pinned'
+                      ? `Keep to ${date(chosen.at)}`
+                      : `${date(chosen.at)} let go`,
+                  dayDrafts(question, sessions, chosen.iso, wish),
+                )
+              }
+            />
+          )}
+        </div>
       </div>
       {asking && (
         <HoursDialog question={question} sessions={sessions} onClose={() => setAsking(false)} onKeep={keep} />

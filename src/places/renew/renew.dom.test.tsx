@@ -97,12 +97,12 @@ describe('heat these', () => {
 
 describe('what wants heat', () => {
   test('every box with beads is there, and what lies ready', async () => {
-    await open([], '/renew')
+    await open([], '/renew/now')
     await waitFor(() => expect(document.querySelectorAll('[data-part="due"] tr').length).toBe(9))
     expect(screen.getByRole('link', { name: 'heat these: Spare packet, port' })).toBeTruthy()
   })
   test('several at once: one setting that all stand, in batches; who may not go is named', async () => {
-    await open([told({ holder: 'canister' })], '/renew')
+    await open([told({ holder: 'canister' })], '/renew/now')
     const tick = (name: RegExp) => fireEvent.click(screen.getByRole('checkbox', { name }))
     await screen.findByRole('checkbox', { name: /Spare packet, port/ })
     tick(/Spare packet, port/)
@@ -123,7 +123,7 @@ describe('what wants heat', () => {
     })
   })
   test('nothing yet', async () => {
-    renderPlace(<RenewPlace />, { store: memoryStore([]), path: '/renew/:page?/:id?', at: '/renew' })
+    renderPlace(<RenewPlace />, { store: memoryStore([]), path: '/renew/:page?/:id?', at: '/renew/now' })
     expect((await screen.findByRole('heading', { level: 1 })).textContent).toBe('No beads are in a box yet.')
   })
 })

@@ -29,7 +29,6 @@ export function SessionAside({
   sheets,
   sheet,
   widthPx,
-  nowMs,
   onWish,
 }: {
   readonly question: PlanQuestion
@@ -37,7 +36,6 @@ export function SessionAside({
   readonly sheets: readonly DaySheet[]
   readonly sheet: DaySheet
   readonly widthPx: number
-  readonly nowMs: number
   readonly onWish: (wish: 'pinned' | 'struck' | null) => void
 }) {
   const { maker, base } = useJournalTools()
@@ -46,7 +44,7 @@ export function SessionAside({
   const { zone } = maker
   const { choice, dialC, air } = question
   const width = Math.min(WIDTH, widthPx)
-  const { why, skipped } = whyWords(question, sessions, sheet, nowMs, zone)
+  const { why, skipped } = whyWords(question, sessions, sheet, zone)
   const { time, batches } = sheet
   const hasSwaps = sheets.some(one => one.round.swaps.length > 0)
   const date = longDateOfDay(question, sheet.day, zone)

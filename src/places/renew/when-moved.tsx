@@ -1,5 +1,5 @@
 import { openDays, type OvenSession } from '#core/renewal/oven-days.ts'
-import { moveBox, moveSession, newLapses } from '#core/renewal/why-day.ts'
+import { failsWhenMoved, moveBox } from '#core/renewal/why-day.ts'
 import type { Draft } from '#records/act.ts'
 import type { PlanQuestion } from '#session/oven-plan/plan-question.ts'
 import { moveDrafts, sureDraft } from '#session/oven-plan/wish-drafts.ts'
@@ -34,7 +34,7 @@ export function WhenMoved({
   const date = (at: number) => dateOfDay(question, days[at]!.day, zone)
   const dateOf = (day: number) => dateOfDay(question, day, zone)
   const nameOf = (id: string) => boxes.find(box => box.boxId === id)!.name
-  const lateOn = (to: number) => newLapses(asked, sessions, moveSession(sessions, held.from, to))
+  const lateOn = (to: number) => failsWhenMoved(asked, sessions, { from: held.from, to })
   const late = lateOn(held.to)
   const session = sessions.find(one => one.at === held.from)
   const lateIds = [...new Set(late.map(one => one.boxId))]

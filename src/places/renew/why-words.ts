@@ -4,7 +4,7 @@ import type { BoxReport } from '#core/estimate/report.ts'
 import type { DaySheet } from '#session/oven-plan/day-sheets.ts'
 import { leavesMs, type PlanQuestion } from '#session/oven-plan/plan-question.ts'
 import { secondsFromMs } from '#units/time.ts'
-import { shortDayText } from '#ui/dates.ts'
+import { dayMonthText } from '#ui/dates.ts'
 import { inWhole, THIN } from '#ui/format.ts'
 import { dateOfDay, listed } from './plan-words.ts'
 
@@ -20,7 +20,6 @@ export function whyWords(
   question: PlanQuestion,
   sessions: readonly OvenSession[],
   sheet: DaySheet,
-  nowMs: number,
   zone: string,
 ): WhyWords {
   const { asked, days, boxes, todayMs } = question
@@ -37,6 +36,11 @@ export function whyWords(
     id => isFirst(id) && asked.boxes.find(box => box.id === id)!.holdsUntil < sheet.day,
   )
   const lateNames = [...new Set(late.map(one => one.boxId))]
+  /** The day it may leave its target, as its stroke shows it. */
+  const overSince = (id: string) =>
+    isFirst(id)
+      ? dayMonthText(Math.max(todayMs, leavesMs(boxes.find(one => one.boxId === id)!)), zone)
+      : onDay(Math.max(0, late.find(one => one.boxId === id)!.from - 1))
   const lateHere = lateNames.filter(id => !over.includes(id))
   if (over.length > 0)
     why.push(`${listed(over.map(nameOf))} may be over by then: it is the first day there is.`)
@@ -44,10 +48,7 @@ export function whyWords(
   else if (couldWait === null && lateHere.length > 0)
     why.push(
       `The next day you are there, ${onDay(days[next]!.day)}, may be too late for ${listed(
-        lateHere.map(id => {
-          const lapse = late.find(one => one.boxId === id)!
-          return `${nameOf(id)} (${onDay(Math.max(0, lapse.from - 1))})`
-        }),
+        lateHere.map(id => `${nameOf(id)} (${overSince(id)})`),
       )}.`,
     )
   else if (couldWait !== null && wish !== 'pinned')
@@ -73,11 +74,8 @@ export function whyWords(
     skipped.push(
       `By then ${listed(
         lateNames.map(id => {
-          const lapse = late.find(one => one.boxId === id)!
           const box = boxes.find(one => one.boxId === id)!
-          const since = isFirst(id)
-            ? shortDayText(Math.max(todayMs, leavesMs(box)), nowMs, zone)
-            : onDay(Math.max(0, lapse.from - 1))
+          const since = overSince(id)
           const rh = isFirst(id) ? rhThen(box.report, secondsFromMs(todayMs + (then + 0.5) * DAY_MS)) : null
           return `${nameOf(id)} may be over since ${since}${rh ? ` (${rh})` : ''}`
         }),

@@ -80,10 +80,14 @@ export function waysOut(
     })
     return { ...candidate, daysOver: daysOver(other.asked) }
   })
+  const dayKey = ({ is }: Pick<WayOut, 'is'>) => ('day' in is ? is.day : '')
   const key = ({ is }: Pick<WayOut, 'is'>) => `${is.what} ${'boxId' in is ? is.boxId : ''}`
-  return tried
-    .filter(one => one.daysOver < now)
-    .sort((a, b) => a.daysOver - b.daysOver)
-    .filter((one, i, all) => all.findIndex(other => key(other) === key(one)) === i)
-    .slice(0, MOST)
+  return (
+    tried
+      .filter(one => one.daysOver < now)
+      // of equals the latest day: it changes least
+      .sort((a, b) => a.daysOver - b.daysOver || dayKey(b).localeCompare(dayKey(a)))
+      .filter((one, i, all) => all.findIndex(other => key(other) === key(one)) === i)
+      .slice(0, MOST)
+  )
 }
