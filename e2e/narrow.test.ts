@@ -75,6 +75,7 @@ const PAGES = [
   '/kit/displays',
   '/kit/heat',
   '/renew',
+  '/renew/now',
   '/renew/heat/launch-beads',
   '/kit/beads/launch-beads',
   '/kit',

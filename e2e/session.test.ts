@@ -34,7 +34,7 @@ async function weigh(page: Page, gross: string, step: string, dish?: string): Pr
 }
 
 test('beads through the oven on a phone: a reload, a second tab and a dead battery in between', async () => {
-  const page = await stage.open('/demo/renew', { fresh: true, width: 390, height: 844, touch: true })
+  const page = await stage.open('/demo/renew/now', { fresh: true, width: 390, height: 844, touch: true })
   await settled(page)
   for (const name of ['Stroke', 'Cox'])
     await page.locator(`::-p-xpath(//tr[starts-with(normalize-space(.), "${name}")]//input)`).click()

@@ -7,7 +7,7 @@ import type { PlanQuestion } from '#session/oven-plan/plan-question.ts'
 import { HandOver } from '#ui/hand-over-button.tsx'
 import { minutesText } from '#ui/heat-text.ts'
 import { BEGINS_MIN } from './day-line.tsx'
-import { listed } from './plan-words.ts'
+import { listed } from '#ui/plan-words.ts'
 
 /** All planned days for one's calendar: brought in again, they move instead of doubling. */
 export function DaysForCalendar({

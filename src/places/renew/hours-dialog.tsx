@@ -9,7 +9,7 @@ import { useCheckedForm } from '#ui/checked-form.ts'
 import { ChoiceRow } from '#ui/choice-row.tsx'
 import { Dialog } from '#ui/dialog.tsx'
 import { checkHours, type HoursTyped } from './hours-form.ts'
-import { SURE_CHOICES, sureWords } from './plan-words.ts'
+import { SURE_CHOICES, sureWords } from '#ui/plan-words.ts'
 import hand from '#ui/hand.module.css'
 import css from './plan.module.css'
 

@@ -9,7 +9,7 @@ import { waysOut, type WayOut } from '#session/oven-plan/ways-out.ts'
 import { freshQuery, reportQuery } from '#session/reports.ts'
 import { daysBetween } from '#units/calendar-day.ts'
 import { minutesText } from '#ui/heat-text.ts'
-import { dateOfDay, listed, longDateOfDay, sureWords } from './plan-words.ts'
+import { dateOfDay, listed, longDateOfDay, sureWords } from '#ui/plan-words.ts'
 import css from './plan.module.css'
 import hand from '#ui/hand.module.css'
 

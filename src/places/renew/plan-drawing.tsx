@@ -1,5 +1,5 @@
 import { DndContext, MouseSensor, TouchSensor, useSensor, useSensors } from '@dnd-kit/core'
-import { useId } from 'react'
+import { useId, useRef } from 'react'
 import type { MonthlyProfile } from '#core/room/climate.ts'
 import { lapses, openDays, type OvenSession } from '#core/renewal/oven-days.ts'
 import { failsWhenMoved } from '#core/renewal/why-day.ts'
@@ -11,7 +11,7 @@ import { planFrame, type Frame } from './plan-frame.ts'
 import { PlanGround } from './plan-ground.tsx'
 import { PlanLane, PlanLaneWords } from './plan-lane.tsx'
 import { PlanUpright } from './plan-upright.tsx'
-import { boxesWords } from './plan-words.ts'
+import { boxesWords } from '#ui/plan-words.ts'
 import pen from '#draw/pen.module.css'
 import css from './plan.module.css'
 
@@ -44,6 +44,7 @@ interface Props {
 export function PlanDrawing(props: Props) {
   const { question, sheets, sessions, shown, held, widthPx, nowMs, zone } = props
   const hatchId = useId()
+  const isPulled = useRef(false)
   const { asked, boxes, leftOut, days, todayMs } = question
   const lanes = laneOrder(question)
   const frame = planFrame(widthPx, boxes.length + (widthPx < 600 ? 0 : leftOut.length))
@@ -75,15 +76,24 @@ export function PlanDrawing(props: Props) {
   return (
     <DndContext
       sensors={sensors}
+      onDragStart={() => {
+        isPulled.current = true
+      }}
       onDragMove={({ active, delta }) => {
+        // one move may come late, after it was let go
+        if (!isPulled.current) return
         const from = (active.data.current as { at: number }).at
         props.onHold({ from, to: nearest(from, delta.x) })
       }}
       onDragEnd={({ active, delta }) => {
+        isPulled.current = false
         const from = (active.data.current as { at: number }).at
         props.onLetGo({ from, to: nearest(from, delta.x) })
       }}
-      onDragCancel={() => props.onHold(null)}
+      onDragCancel={() => {
+        isPulled.current = false
+        props.onHold(null)
+      }}
     >
       <svg
         className={pen.drawing}

@@ -6,7 +6,7 @@ import { useJournalTools } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
 import { daysBetween } from '#units/calendar-day.ts'
 import { minutesText } from '#ui/heat-text.ts'
-import { daysName, dateOfDay, numberWord, sureWords, weekdaysWords } from './plan-words.ts'
+import { daysName, dateOfDay, numberWord, sureWords, weekdaysWords } from '#ui/plan-words.ts'
 import css from './plan.module.css'
 import hand from '#ui/hand.module.css'
 

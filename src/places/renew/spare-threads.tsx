@@ -2,7 +2,7 @@ import type { DaySheet } from '#session/oven-plan/day-sheets.ts'
 import type { PlanQuestion } from '#session/oven-plan/plan-question.ts'
 import { shortName } from '#ui/format.ts'
 import pen from '#draw/pen.module.css'
-import { dateOfDay } from './plan-words.ts'
+import { dateOfDay } from '#ui/plan-words.ts'
 import css from './plan.module.css'
 
 const MOST_DAYS = 3

@@ -4,7 +4,7 @@ import type { Draft } from '#records/act.ts'
 import type { PlanQuestion } from '#session/oven-plan/plan-question.ts'
 import { moveDrafts, sureDraft } from '#session/oven-plan/wish-drafts.ts'
 import type { Held } from './plan-drawing.tsx'
-import { capital, dateOfDay, listed, numberWord, sureWords } from './plan-words.ts'
+import { capital, dateOfDay, listed, numberWord, sureWords } from '#ui/plan-words.ts'
 import css from './plan.module.css'
 import hand from '#ui/hand.module.css'
 

@@ -6,7 +6,7 @@ import { leavesMs, type PlanQuestion } from '#session/oven-plan/plan-question.ts
 import { secondsFromMs } from '#units/time.ts'
 import { dayMonthText } from '#ui/dates.ts'
 import { inWhole, THIN } from '#ui/format.ts'
-import { dateOfDay, listed } from './plan-words.ts'
+import { dateOfDay, listed } from '#ui/plan-words.ts'
 
 const DAY_MS = 86_400_000
 

@@ -1,6 +1,6 @@
 import type { OvenSession } from '#core/renewal/oven-days.ts'
 import type { PlanQuestion } from '#session/oven-plan/plan-question.ts'
-import { dayMonthText, dayText } from '#ui/dates.ts'
+import { dayMonthText, dayText } from './dates.ts'
 
 const DAY_MS = 86_400_000
 const NUMBERS = [
