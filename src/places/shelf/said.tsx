@@ -9,6 +9,7 @@ const SECONDS_AN_HOUR = 3600
 /** One piece of the shelf's sentence; its figures open to their reason. */
 export function Said({ piece, items }: { readonly piece: Piece; readonly items: readonly ShelfItem[] }) {
   if (typeof piece === 'string') return piece
+  if ('answer' in piece) return <Figure answer={piece.answer}>{piece.text}</Figure>
   const item = items.find(({ view }) => view.box.name === piece.box)
   if (piece.figure === 'date') {
     const { report, judgement } = item ?? {}

@@ -143,6 +143,7 @@ describe('the year line', () => {
   test('over first, then by date, what can’t be reached last; one stroke each, no bars', () => {
     const { container } = renderPlace(
       <YearLine
+        ovenDays={[]}
         items={[
           item('bilge', { word: "can't reach", floorRhPercent: 16, wouldDo: 'a foam strip' }, report),
           item('cox', { word: 'good until', dateS: days(60), latestS: days(90) }, report),
@@ -165,7 +166,7 @@ describe('the year line', () => {
   })
   test('the grass is as high as the room’s vapour, and leans by a fixed pattern', () => {
     const draw = () =>
-      renderPlace(<YearLine items={[]} room={room} widthPx={1184} nowMs={NOW} zone="UTC" />)
+      renderPlace(<YearLine ovenDays={[]} items={[]} room={room} widthPx={1184} nowMs={NOW} zone="UTC" />)
         .container.querySelector('[data-part="grass"]')!
         .getAttribute('d')
     const path = draw()

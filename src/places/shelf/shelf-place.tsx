@@ -17,6 +17,7 @@ import { ShelfDrawing, type ShelfItem } from './shelf-drawing.tsx'
 import { Said } from './said.tsx'
 import { shelfSentence, type Piece } from './shelf-sentence.ts'
 import hand from '#ui/hand.module.css'
+import type { PlanSpoken } from './plan-spoken.ts'
 import css from './shelf.module.css'
 
 const PulledShelf = lazy(() => import('./pulled-shelf.tsx'))
@@ -30,6 +31,7 @@ export default function ShelfPlace() {
   const tools = useJournalTools()
   const { ref, width } = useElementSize()
   const [logging, setLogging] = useState(false)
+  const [spoken, setSpoken] = useState<PlanSpoken | null>(null)
   /** What is to be moved; empty where that is still to be chosen. */
   const [search, setSearch] = useSearchParams()
   const [chosen, setAsking] = useState<string | null>(null)
@@ -76,6 +78,7 @@ export default function ShelfPlace() {
     })),
     nowMs,
     zone,
+    spoken,
   )
   const said = (piece: Piece, i: number) => <Said key={i} piece={piece} items={items} />
   const done = reports.filter(report => !report.isLoading).length
@@ -154,6 +157,8 @@ export default function ShelfPlace() {
                 widthPx={width}
                 nowMs={nowMs}
                 zone={zone}
+                isQuiet={done === reports.length}
+                onPlan={setSpoken}
               />
             </Suspense>
             {!legendBeside && layout && <DrawnLegend scale={layout.scale} />}

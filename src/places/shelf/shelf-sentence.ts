@@ -1,7 +1,10 @@
 import { msFromSeconds } from '#units/time.ts'
+import type { Answer } from '#core/answer.ts'
 import type { AmissCause, BoxJudgement } from '#core/verdict/box.ts'
 import { chanceWords } from '#ui/judgement-words.ts'
 import { lengthText, againText, dayText, isoDay } from '#ui/dates.ts'
+
+import type { PlanSpoken } from './plan-spoken.ts'
 
 export interface SentenceBox {
   readonly name: string
@@ -19,6 +22,7 @@ export type Piece =
       readonly box: string
       readonly figure: 'date' | 'look again' | 'settles' | 'read again'
     }
+  | { readonly text: string; readonly answer: Answer }
 
 const and = (names: readonly string[]): string =>
   names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`
@@ -28,6 +32,7 @@ export function shelfSentence(
   boxes: readonly SentenceBox[],
   nowMs: number,
   zone: string,
+  planned: PlanSpoken | null = null,
 ): { answer: Piece[]; behind: Piece[] } {
   if (boxes.some(box => box.reckoning))
     return { answer: ['Reckoning …'], behind: ['Each box is run through its whole history many times over.'] }
@@ -47,23 +52,42 @@ export function shelfSentence(
   const due = dated('renew by')
   const next = dated('good until')[0]
   const answer: Piece[] = []
+  if (planned) return { answer: plannedAnswer(boxes, planned), behind: behind(boxes, nowMs, zone) }
   if (over.length > 0) answer.push(`Renew ${and(over.map(box => box.name))} now`)
   if (due[0])
     answer.push(
       `${over.length > 0 ? ', ' : 'Renew '}${and(due.map(item => item.name))} `,
       figure(due[0], 'by '),
     )
-  const amiss = AMISS_ACTS.flatMap(([cause, act]) => {
-    const names = boxes.flatMap(({ name, judgement }) =>
-      judgement.word === 'amiss' && judgement.cause === cause ? [name] : [],
-    )
-    return names.length > 0 ? [act(names)] : []
-  })
+  const amiss = amissActs(boxes)
   if (amiss.length > 0) answer.push(answer.length > 0 ? '. ' : '', amiss.join('. '))
   if (answer.length > 0) answer.push('.', ...(next ? [' Then nothing before ', figure(next, ''), '.'] : []))
   else if (next) answer.push('Nothing to do before ', figure(next, ''), '.')
   else answer.push('Nothing to renew.')
   return { answer, behind: behind(boxes, nowMs, zone) }
+}
+
+/** The next day at the oven is the answer, once it is planned; what is over, and what no beads would help, stand before it. */
+function plannedAnswer(boxes: readonly SentenceBox[], { pieces, then }: PlanSpoken): Piece[] {
+  const over = boxes.filter(box => box.judgement.word === 'over since').map(box => box.name)
+  const first = [
+    ...(over.length > 0 ? [`${and(over)} ${over.length > 1 ? 'are' : 'is'} over`] : []),
+    ...amissActs(boxes),
+  ]
+  return [
+    ...(first.length > 0 ? [`${first.join('. ')}. `] : []),
+    ...pieces,
+    then === null ? '.' : `. Then ${then}.`,
+  ]
+}
+
+function amissActs(boxes: readonly SentenceBox[]): string[] {
+  return AMISS_ACTS.flatMap(([cause, act]) => {
+    const names = boxes.flatMap(({ name, judgement }) =>
+      judgement.word === 'amiss' && judgement.cause === cause ? [name] : [],
+    )
+    return names.length > 0 ? [act(names)] : []
+  })
 }
 
 const AMISS_ACTS: readonly (readonly [AmissCause, (names: readonly string[]) => string])[] = [

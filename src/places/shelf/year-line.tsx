@@ -5,7 +5,7 @@ import type { Knowledge } from '#core/answer.ts'
 import { msFromSeconds } from '#units/time.ts'
 import { Grass } from '#draw/grass.tsx'
 import { judgementWords } from '#ui/judgement-words.ts'
-import { monthStarts, monthText, shortDayText } from '#ui/dates.ts'
+import { dayMonthText, monthStarts, monthText, shortDayText } from '#ui/dates.ts'
 import { Figure, FigureInk } from '#ui/figure.tsx'
 import { inTenths, shortName } from '#ui/format.ts'
 import { InkLink } from '#ui/ink-link.tsx'
@@ -25,15 +25,26 @@ interface Props {
   readonly widthPx: number
   readonly nowMs: number
   readonly zone: string
+  /** Days at the oven, as planned; none while they are worked out. */
+  readonly ovenDays: readonly OvenDayDrawn[]
+}
+
+interface OvenDayDrawn {
+  readonly ms: number
+  readonly boxIds: readonly string[]
+  readonly label: string
 }
 
 /** Weeks ahead: the room's vapour as grass, each box one stroke from today thinning to nothing at its 90 % date. */
-export function YearLine({ items, room, widthPx, nowMs, zone }: Props) {
+export function YearLine({ items, room, widthPx, nowMs, zone, ovenDays }: Props) {
   const names = widthPx < 600 ? 70 : 86
   const axis = widthPx - names
   const x = (ms: number) => names + ((ms - nowMs) / DAY_MS + PAST_DAYS) * (axis / (PAST_DAYS + AHEAD_DAYS))
   const lanes = [...items].sort((a, b) => laneKey(a, nowMs) - laneKey(b, nowMs))
-  const strokesBottom = 12 + lanes.length * LANE
+  // dates of days at the oven stand over the strokes
+  const top = ovenDays.length > 0 ? OVEN_HEAD : 0
+  const laneY = (i: number) => top + 12 + i * LANE
+  const strokesBottom = laneY(lanes.length)
   const baseline = strokesBottom + 38
   const months = monthStarts(nowMs - PAST_DAYS * DAY_MS, nowMs + AHEAD_DAYS * DAY_MS)
   return (
@@ -59,7 +70,7 @@ export function YearLine({ items, room, widthPx, nowMs, zone }: Props) {
             )}
         </g>
       ))}
-      <path d={`M${x(nowMs)} 4V${baseline}`} className={css.todayLine} />
+      <path d={`M${x(nowMs)} ${top + 4}V${baseline}`} className={css.todayLine} />
       <text
         x={x(nowMs)}
         y={baseline + 14}
@@ -69,11 +80,24 @@ export function YearLine({ items, room, widthPx, nowMs, zone }: Props) {
       >
         today
       </text>
+      {ovenDays.map((day, i) => (
+        <OvenDay
+          key={day.ms}
+          day={day}
+          x={x(day.ms)}
+          isDated={i === 0 || x(day.ms) - x(ovenDays[i - 1]!.ms) > OVEN_DATE_PX}
+          lozengesY={lanes.flatMap((item, lane) =>
+            day.boxIds.includes(item.view.box.boxId) ? [laneY(lane)] : [],
+          )}
+          baseline={baseline}
+          zone={zone}
+        />
+      ))}
       {lanes.map((item, i) => (
         <Lane
           key={item.view.box.boxId}
           item={item}
-          y={12 + i * LANE}
+          y={laneY(i)}
           x={x}
           nowMs={nowMs}
           zone={zone}
@@ -81,6 +105,44 @@ export function YearLine({ items, room, widthPx, nowMs, zone }: Props) {
         />
       ))}
     </svg>
+  )
+}
+
+const OVEN_HEAD = 16
+const OVEN_DATE_PX = 48
+
+/** A day at the oven: an upright through the strokes it serves. */
+function OvenDay({
+  day,
+  x,
+  isDated,
+  lozengesY,
+  baseline,
+  zone,
+}: {
+  readonly day: OvenDayDrawn
+  readonly x: number
+  readonly isDated: boolean
+  readonly lozengesY: readonly number[]
+  readonly baseline: number
+  readonly zone: string
+}) {
+  return (
+    <InkLink to="/renew" label={day.label}>
+      <path d={`M${x} ${OVEN_HEAD}V${baseline}`} className={css.ovenLine} data-part="oven-day" />
+      {isDated && (
+        <text x={x} y="11" textAnchor="middle" className={css.ovenDate}>
+          {dayMonthText(day.ms, zone)}
+        </text>
+      )}
+      {lozengesY.map(y => (
+        <path
+          key={y}
+          d={`M${x} ${y - 5}L${x + 4} ${y}L${x} ${y + 5}L${x - 4} ${y}Z`}
+          className={css.lozenge}
+        />
+      ))}
+    </InkLink>
   )
 }
 

@@ -35,8 +35,14 @@ interface Kept {
   readonly plan: ExactPlan | null
 }
 
-/** The plan of all boxes: a good one at once, then the proven one. */
-export function useOvenPlan(today: { readonly iso: IsoDay; readonly beganMs: number }): OvenPlanShown {
+/**
+ * The plan of all boxes: a good one at once, then the proven one.
+ * @param isWanted false: nothing is worked out for it yet
+ */
+export function useOvenPlan(
+  today: { readonly iso: IsoDay; readonly beganMs: number },
+  isWanted = true,
+): OvenPlanShown {
   const journal = useJournal()
   const tools = useJournalTools()
   const planner = use(PlannerContext)
@@ -46,11 +52,14 @@ export function useOvenPlan(today: { readonly iso: IsoDay; readonly beganMs: num
     queries: known.map(({ view, facts }) => reportQuery(tools, view.box.boxId, facts)),
   })
   const fresh = useQueries({
-    queries: known.map(({ view, facts }) => freshQuery(tools, view.box.boxId, facts)),
+    queries: known.map(({ view, facts }) => {
+      const query = freshQuery(tools, view.box.boxId, facts)
+      return { ...query, enabled: query.enabled && isWanted }
+    }),
   })
   const results = [...reports, ...fresh]
   const done = results.filter(one => !one.isLoading).length
-  const isReady = done === results.length
+  const isReady = isWanted && done === results.length
   const { iso, beganMs } = today
   const reckonedKey = results.map(one => one.dataUpdatedAt).join()
   const question = useMemo(
