@@ -76,8 +76,24 @@ export function boathouseLoft(nowMs: number, zone: string, boxes: readonly LoftB
     })
   }
   perRound.forEach((drafts, i) => acts.push(makeAct(maker(roundsMs[i]!), 'Round of the shelf', drafts)))
+  acts.push(makeAct(maker(nowMs - 45 * DAY), 'Plan looked at', [seenDraft(nowMs)]))
   acts.push(makeAct(maker(nowMs - 8 * DAY), 'Days at the oven', [ovenDaysDraft(nowMs)]))
   return acts
+}
+
+/** What was planned in autumn: two days were kept, one was not. */
+const seenDraft = (nowMs: number): Draft => {
+  const day = (daysAgo: number) => new Date(nowMs - daysAgo * DAY).toISOString().slice(0, 10)
+  return {
+    kind: 'ovenPlan.seen',
+    payload: {
+      sessions: [
+        { day: day(30), boxIds: ['launch', 'ferry'] },
+        { day: day(21), boxIds: ['stroke'] },
+        { day: day(12), boxIds: ['bilge'] },
+      ],
+    },
+  }
 }
 
 /** Saturdays at the bay oven; nobody is there for a fortnight when the lake is shut. */

@@ -27,8 +27,10 @@ export function ovenPlanEntries(state: Building, placed: Placed, entry: PlanEntr
       state.ovenPlan = { ...ovenPlan, boxWishes }
       return null
     }
-    case 'ovenPlan.seen':
-      state.ovenPlan = { ...ovenPlan, seen: { atMs: placed.atMs, sessions: entry.payload.sessions } }
+    case 'ovenPlan.seen': {
+      const seen = { atMs: placed.atMs, sessions: entry.payload.sessions }
+      state.ovenPlan = { ...ovenPlan, seen, plansSeen: [...ovenPlan.plansSeen, seen] }
       return null
+    }
   }
 }

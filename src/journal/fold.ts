@@ -29,7 +29,7 @@ export function foldPlaced(placed: readonly Placed[]): State {
     heatSources: new Map(),
     sessions: new Map(),
     plans: new Map(),
-    ovenPlan: { days: {}, dayWishes: new Map(), boxWishes: new Map(), seen: null },
+    ovenPlan: { days: {}, dayWishes: new Map(), boxWishes: new Map(), seen: null, plansSeen: [] },
     checks: [],
     readings: [],
     overrides: new Map(),

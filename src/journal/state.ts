@@ -102,6 +102,10 @@ export interface SessionRecord extends SessionBegun {
   /** Every act that is part of it, the earliest first: what taking it back takes back. */
   readonly actIds: readonly string[]
 }
+/** A plan as it was seen at a time. */
+export interface PlanSeen extends SeenPlan {
+  readonly atMs: number
+}
 /** What a person said of days at the oven, and wished of the plan. */
 export interface OvenPlanTold {
   readonly days: OvenDaysTold
@@ -109,7 +113,9 @@ export interface OvenPlanTold {
   readonly dayWishes: ReadonlyMap<string, 'pinned' | 'struck'>
   readonly boxWishes: ReadonlyMap<string, { readonly day?: string | null; readonly sure?: number | null }>
   /** The plan last seen, and when. */
-  readonly seen: (SeenPlan & { readonly atMs: number }) | null
+  readonly seen: PlanSeen | null
+  /** All that were seen, in order of time. */
+  readonly plansSeen: readonly PlanSeen[]
 }
 export interface ChargeRecord extends Charge {
   readonly madeMs: number

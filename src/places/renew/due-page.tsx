@@ -19,6 +19,7 @@ import { shortDayText } from '#ui/dates.ts'
 import { Figure } from '#ui/figure.tsx'
 import { judgementWords } from '#ui/judgement-words.ts'
 import { useMeasures } from '#ui/use-measures.ts'
+import { RenewPages } from './renew-pages.tsx'
 import { BeginBar } from './begin-bar.tsx'
 import hand from '#ui/hand.module.css'
 import ruled from '#ui/ruled.module.css'
@@ -90,6 +91,7 @@ export function DuePage() {
           </>
         )}
       </p>
+      <RenewPages />
       {open && (
         <p className={hand.notice} role="status">
           A session is under way, begun {shortDayText(open.begunMs, nowMs, maker.zone)}.{' '}

@@ -24,6 +24,7 @@ import { HoursDialog } from './hours-dialog.tsx'
 import { PlanDrawing, type Held } from './plan-drawing.tsx'
 import { PlanStanding } from './plan-standing.tsx'
 import { dateOfDay, planSentence } from '#ui/plan-words.ts'
+import { RenewPages } from './renew-pages.tsx'
 import { SessionAside } from './session-aside.tsx'
 import { WhenMoved } from './when-moved.tsx'
 import { Lapsing } from './lapsing.tsx'
@@ -111,6 +112,7 @@ export function PlanPage() {
           </Link>
         )}
       </div>
+      <RenewPages />
       {open && (
         <p className={hand.notice} role="status">
           A session is under way, begun {shortDayText(open.begunMs, nowMs, zone)}.{' '}
@@ -218,7 +220,6 @@ function Behind({
   readonly sheets: readonly DaySheet[]
   readonly zone: string
 }) {
-  const { base } = useJournalTools()
   const by = <T extends number>(value: (sheet: DaySheet) => T) =>
     sheets.map(sheet => [dateOfDay(question, sheet.day, zone), value(sheet)] as const)
   const renewals = overDaysAnswer(
@@ -255,7 +256,6 @@ function Behind({
       {out.length > 0 && (
         <>{out.length === 1 ? `${out[0]!} is left out.` : `${out.length} boxes are left out.`} </>
       )}
-      <Link to={`${base}/renew/now`}>Heat some today</Link>
     </>
   )
 }

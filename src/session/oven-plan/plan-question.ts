@@ -216,7 +216,8 @@ function plannedBox(
   const asked = state.ovenPlan.boxWishes.get(boxId)?.sure ?? sure
   const charges = heatable.map(charge => ({ charge, toHeat: asWhenRenewed(charge, report, nowMs) }))
   const [refused] = planHeating(charges, choice.source, air).refused
-  if (refused) return `not in ${choice.name}: ${refused.says}`
+  // the first of its sentences: the rest is said where it is replaced
+  if (refused) return `not in ${choice.name}: ${refused.says.split(/[;.]\s/)[0]!}`
   return {
     boxId,
     name,
