@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import type { Page } from 'puppeteer-core'
 import { openStage, problemsOf, settled, type OpenOptions } from '../e2e/harness.ts'
 import { fill, records, saveBackup } from '../e2e/own-journal.ts'
+import { fourteenBoxes } from '../src/testing/fourteen-boxes.ts'
 import { makeAct, type Act, type Draft, type Maker } from '../src/records/act.ts'
 import { root } from './set-up.mjs'
 
@@ -17,12 +18,9 @@ const SHOTS: readonly { name: string; hash: string; options?: OpenOptions }[] = 
   { name: 'kit', hash: '/demo/kit' },
   { name: 'heat-these', hash: '/demo/renew/heat/stroke-beads' },
   { name: 'beads', hash: '/demo/kit/beads/spare-beads-1' },
-  { name: 'displays', hash: '/demo/kit/displays' },
-  { name: 'score', hash: '/demo/almanac/score' },
   { name: 'build', hash: '/demo/build/coxless' },
   { name: 'build-arrange', hash: '/demo/build/coxless/arrange' },
   { name: 'build-drill', hash: '/demo/build/coxless/drill' },
-  { name: 'build-close', hash: '/demo/build/coxless/close' },
   { name: 'build-step-phone', hash: '/demo/build/coxless/bench', options: PHONE },
   { name: 'wrong', hash: '/demo/box/rigger/wrong' },
 ]
@@ -35,7 +33,6 @@ try {
   for (const { name, hash, options } of SHOTS) {
     const page = await stage.open(hash, { search: TODAY, zone: 'UTC', ...options })
     await settled(page)
-    if (name === 'score') await page.waitForSelector('h1[data-score*="/"]', { timeout: 120_000 })
     if (name === 'wrong') await page.waitForSelector('[role=img] svg path')
     if (name === 'build' || name === 'build-arrange')
       await page.waitForFunction(
@@ -74,6 +71,7 @@ try {
     await page.close()
   }
   await dailyLife()
+  await plannedRenewals()
 } finally {
   await stage.close()
 }
@@ -212,4 +210,31 @@ function atTheOven(nowMs: number): Act[] {
     act(26, [hot('stroke-beads', 255, 125)]),
     act(4, [hot('stroke-beads', 250, 125)]),
   ]
+}
+
+/** A fuller shelf: the plan with a day pulled too far, the sheet for its next day, a session on the laptop. */
+async function plannedRenewals(): Promise<void> {
+  const page = await stage.open('/preferences', { fresh: true })
+  await fill(page, fourteenBoxes(Date.now(), 'UTC'))
+  await page.evaluate(() => (location.hash = '#/renew'))
+  await page.reload({ waitUntil: 'load' })
+  await page.waitForSelector('[data-place="renew"][data-standing]', { timeout: 180_000 })
+  await settled(page)
+  const last = (await page.$$('[data-session]')).at(-1)!
+  await last.focus()
+  for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('Enter')
+  await page.waitForSelector('[data-part="moved"] button')
+  await page.evaluate(() => document.fonts.ready)
+  await page.screenshot({ path: file('plan') })
+  await page.locator('::-p-xpath(//button[starts-with(normalize-space(.), "Put it back")])').click()
+  await page.locator('::-p-xpath(//a[starts-with(normalize-space(.), "Sheet for")])').click()
+  await page.waitForSelector('[data-sheet]')
+  await page.screenshot({ path: file('sheet') })
+  await page.locator('::-p-xpath(//button[contains(normalize-space(.), "begin")])').click()
+  await page.locator('::-p-xpath(//button[contains(normalize-space(.), "They are out")])').click()
+  await page.waitForSelector('[data-step="weighed in"]')
+  await page.screenshot({ path: file('session') })
+  console.log('plan sheet session', problemsOf(page).join(' '))
+  await page.close()
 }

@@ -97,6 +97,7 @@ await together([
   ['a year under four rules, one box', bin('tsx'), ['scripts/validate-policy.ts', '--share']],
   ['same answers, a share', bin('tsx'), ['scripts/validate-answers.ts', '--share']],
   ['packing, a fifth', bin('tsx'), ['scripts/validate-packing.ts', '--fifth']],
+  ['plans of renewals, a share', bin('tsx'), ['scripts/validate-plan.ts', '--share']],
   ['hostile files, a seeded fifth', bin('tsx'), ['scripts/validate-hostile.ts', '--fifth']],
 ])
 if (

@@ -214,14 +214,17 @@ function plannedBox(
   if (freshHeldDays(fresh, fresh[0]!.dayS, 0.5) < LEAST_HELD_DAYS)
     return 'even fresh beads would not hold it for long: more beads, or a tighter lid'
   const asked = state.ovenPlan.boxWishes.get(boxId)?.sure ?? sure
-  const charges = heatable.map(charge => ({ charge, toHeat: asWhenRenewed(charge, report, nowMs) }))
-  const [refused] = planHeating(charges, choice.source, air).refused
+  const all = heatable.map(charge => ({ charge, toHeat: asWhenRenewed(charge, report, nowMs) }))
+  // what may not go in there is no matter where other beads of the box may
+  const refusedOf = (one: (typeof all)[number]) => planHeating([one], choice.source, air).refused[0]
+  const charges = all.filter(one => !refusedOf(one))
+  const refused = charges.length === 0 ? refusedOf(all[0]!) : undefined
   // the first of its sentences: the rest is said where it is replaced
   if (refused) return `not in ${choice.name}: ${refused.says.split(/[;.]\s/)[0]!}`
   return {
     boxId,
     name,
-    grams: heatable.reduce((sum, charge) => sum + charge.dryMassG, 0),
+    grams: charges.reduce((sum, one) => sum + one.charge.dryMassG, 0),
     charges,
     report,
     fresh,
