@@ -36,7 +36,7 @@ export default defineConfig(async () => ({
       },
       workbox: {
         // the shell, every chunk, and the fonts of the letters that are shown
-        globPatterns: ['**/*.{js,css,html,svg,png}', '**/*-latin-{wght,5,6}*.woff2'],
+        globPatterns: ['**/*.{js,css,html,svg,png,wasm}', '**/*-latin-{wght,5,6}*.woff2'],
         globIgnores: ['.vite/**'],
         maximumFileSizeToCacheInBytes: 5 * 1024 * 1024,
         navigateFallback: 'index.html',

@@ -131,7 +131,9 @@ export async function settled(page: Page, timeoutMs = 90_000): Promise<void> {
     () =>
       document.querySelector('[data-place]') !== null &&
       document.querySelector('[data-looking]') === null &&
-      !/reckoning …|Reckoning …|Opening|year ahead …/.test(document.body.innerText + document.body.textContent),
+      !/reckoning …|Reckoning …|Opening|year ahead …/.test(
+        document.body.innerText + document.body.textContent,
+      ),
     { timeout: timeoutMs, polling: 200 },
   )
 }

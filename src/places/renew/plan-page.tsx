@@ -103,7 +103,14 @@ export function PlanPage() {
             {planSentence(question, sessions, zone)}
           </h1>
           <p className={hand.behind}>
-            <Behind question={question} sheets={sheets} zone={zone} />
+            {question.boxes.length + question.leftOut.length > 0 ? (
+              <Behind question={question} sheets={sheets} zone={zone} />
+            ) : (
+              <>
+                <Link to={`${base}/start`}>Add a box</Link> and read it now and then: until when it holds
+                becomes the plan.
+              </>
+            )}
           </p>
         </div>
         {sheets[0] && (

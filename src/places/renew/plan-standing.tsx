@@ -49,7 +49,7 @@ export function PlanStanding({
           Change these
         </button>
         <p className={hand.pencil} data-part="standing" role="status">
-          <Standing shown={shown} weekdays={told.weekdays} />
+          {question.boxes.length > 0 && <Standing shown={shown} weekdays={told.weekdays} />}
         </p>
       </div>
       <Wishes {...{ question, date, onKeep }} told={state.ovenPlan} />

@@ -190,6 +190,18 @@ describe('the plan', () => {
   })
 })
 
+test('an empty start: what to do first, and nothing is promised', async () => {
+  renderPlace(
+    <PlannerContext value={planner}>
+      <RenewPlace />
+    </PlannerContext>,
+    { store: memoryStore([]), path: '/renew/:page?/:id?', at: '/renew' },
+  )
+  await waitFor(() => expect(answer()).toBe('No box is in the plan yet.'))
+  expect(screen.getByRole('link', { name: 'Add a box' })).toBeTruthy()
+  expect(part('standing')!.textContent).toBe('')
+})
+
 describe('the sheet for a day', () => {
   test('spares first, each batch with its hours, the weight to look for, and where it goes back', async () => {
     await open([], { at: '/renew/day/2025-11-22' })
