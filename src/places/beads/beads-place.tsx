@@ -1,11 +1,11 @@
 import { Link, useParams } from 'react-router'
-import { capacityAfterCycles } from '#core/desiccant/ageing.ts'
 import { DESICCANTS } from '#core/desiccant/catalogue.ts'
 import { HOLDERS } from '#core/container/holder.ts'
 import { heatWay } from '#core/renewal/ways.ts'
 import { weighedWaterG } from '#core/evidence/weighing.ts'
 import { cyclesOf } from '#journal/charge-facts.ts'
 import type { ChargeRecord } from '#journal/state.ts'
+import { trendOf } from '#session/capacity-seen.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
 import { dayText } from '#ui/dates.ts'
@@ -38,8 +38,7 @@ function Life({ charge }: { readonly charge: ChargeRecord }) {
   const { weight } = useMeasures()
   const cycles = cyclesOf(charge, nowMs)
   const times = cycles.usual + cycles.overheated
-  const kept = (care: 'low' | 'usual' | 'high') =>
-    capacityAfterCycles(cycles.usual, care) * capacityAfterCycles(cycles.overheated, 'overheated')
+  const { now, isWorn } = trendOf(state, charge, nowMs)
   const boxName = charge.boxId === null ? null : state.boxes.get(charge.boxId)?.name
   const isUsedOnce = heatWay(charge) === null
   return (
@@ -49,7 +48,10 @@ function Life({ charge }: { readonly charge: ChargeRecord }) {
       </p>
       <h1 className={hand.answer}>
         {charge.name}: {isUsedOnce ? 'used once' : timesText(times)}
-        {times > 0 && !isUsedOnce && `, and holds about ${shareText(kept('usual'))} of what it did`}.
+        {times > 0 &&
+          !isUsedOnce &&
+          `, and holds about ${shareText(now.middle)} of what it did${isWorn ? ': worn out' : ''}`}
+        .
       </h1>
       <p className={hand.behind}>
         {weight.text(charge.dryMassG)} of {DESICCANTS[charge.desiccant].name} in a{' '}
@@ -57,7 +59,7 @@ function Life({ charge }: { readonly charge: ChargeRecord }) {
         {charge.body ? ` of ${charge.body}` : ''},{' '}
         {boxName ? `in ${boxName}` : charge.retiredMs === null ? 'lying ready' : 'gone'}.
         {times > 0 &&
-          ` By what a cycle usually takes: ${inWhole(100 * kept('high'))} to ${inWhole(100 * kept('low'))}${THIN}% of what it held new${cycles.overheated > 0 ? `; ${cycles.overheated} of them too hot` : ''}.`}
+          ` By what a heat usually takes, and the scale beside a reading: ${inWhole(100 * now.low)} to ${inWhole(100 * now.high)}${THIN}% of what it held new${cycles.overheated > 0 ? `; ${cycles.overheated} of them too hot` : ''}.`}
       </p>
       <BeadsLife charge={charge} nowMs={nowMs} zone={maker.zone} />
       <div className={css.below}>
