@@ -1,23 +1,9 @@
 import type { OvenSession } from '#core/renewal/oven-days.ts'
 import type { PlanQuestion } from '#session/oven-plan/plan-question.ts'
 import { dayMonthText, dayText } from './dates.ts'
+import { numberWord } from './number-words.ts'
 
 const DAY_MS = 86_400_000
-const NUMBERS = [
-  'no',
-  'one',
-  'two',
-  'three',
-  'four',
-  'five',
-  'six',
-  'seven',
-  'eight',
-  'nine',
-  'ten',
-  'eleven',
-  'twelve',
-]
 const WEEKDAYS = [
   'Mondays',
   'Tuesdays',
@@ -28,7 +14,6 @@ const WEEKDAYS = [
   'Sundays',
 ] as const
 
-export const numberWord = (n: number): string => NUMBERS[n] ?? String(n)
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 export const boxesWords = (n: number): string => `${numberWord(n)} ${n === 1 ? 'box' : 'boxes'}`
 

@@ -8,28 +8,14 @@ import { FILAMENT_HUES } from '#draw/palette.ts'
 import type { QuickContext, SpoolWanted, Understood, WantedPlace } from '#formats/quick/wanted.ts'
 import type { Measures } from '#ui/measures.ts'
 import { THIN } from '#ui/format.ts'
+import { numberWord } from '#ui/number-words.ts'
 
 /** A word of the sentence that says what was understood: of a field, or between them. */
 export type SaidPart =
   string | { readonly field: string; readonly text: string; readonly known: 'told' | 'assumed' | 'asked' }
 
-const COUNTS = [
-  '',
-  'one',
-  'two',
-  'three',
-  'four',
-  'five',
-  'six',
-  'seven',
-  'eight',
-  'nine',
-  'ten',
-  'eleven',
-  'twelve',
-]
 /** "two"; figures from thirteen on. */
-export const countText = (n: number): string => COUNTS[n] ?? String(n)
+export const countText = (n: number): string => numberWord(n, '')
 
 export function placeText(place: WantedPlace, kind: string, boxes: QuickContext['boxes']): string {
   if (place.startsWith('box:')) return boxes.find(box => `box:${box.id}` === place)?.name ?? 'a box'

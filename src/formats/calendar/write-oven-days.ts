@@ -2,6 +2,7 @@ import ical, { ICalAlarmType, ICalCalendarMethod, ICalEventStatus } from 'ical-g
 
 /** A day at the oven in a calendar. */
 export interface OvenCalendarDay {
+  /** Stays with the day while it is moved or changed. */
   readonly uid: string
   /** YYYY-MM-DD in the person's zone. */
   readonly day: string

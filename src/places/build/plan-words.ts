@@ -2,10 +2,11 @@ import type { ArrangementKind } from '#core/build/arrangement.ts'
 import type { CandidateReport } from '#core/build/candidate.ts'
 import type { Clearance } from '#core/build/clearances.ts'
 import type { PlanSpool } from '#journal/plan-wish.ts'
+import { numberWord } from '#ui/number-words.ts'
 
-const COUNTS = ['none', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten']
 /** A count as people say it; figures where words get long. */
-export const countWord = (count: number): string => COUNTS[count] ?? String(count)
+export const countWord = (count: number): string =>
+  count > 10 ? String(count) : numberWord(count, 'none')
 
 /** How spools stand, after a count. */
 export const WAY_WORDS: Readonly<Record<ArrangementKind, string>> = {

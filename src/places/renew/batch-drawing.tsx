@@ -2,7 +2,7 @@ import { asTold, type HeatSource } from '#core/renewal/heat-source.ts'
 import { DESICCANTS, type DesiccantKind } from '#core/desiccant/catalogue.ts'
 import { GOOD_MM } from '#core/renewal/baking.ts'
 import { inWhole, shortName } from '#ui/format.ts'
-import pen from '#draw/pen.module.css'
+import { OvenFrame, TRAY_LEFT, TRAY_PX } from './oven-frame.tsx'
 import css from './plan.module.css'
 import oven from './renew.module.css'
 
@@ -17,10 +17,7 @@ export interface Lying {
 
 /** 10 × 10 px are 25 g: a bed's depth is to scale, so that too deep looks too deep. */
 const PX2_PER_G = 4
-const WIDTH = 152
 const SHELF = 40
-const SIDE = 8
-const INNER = WIDTH - 4 * SIDE
 /** A narrower bed has no room for its name. */
 const NAMED_PX = 36
 const LETTER_PX = 7
@@ -40,22 +37,22 @@ function laidOut(lying: readonly Lying[], source: HeatSource): Bed[][] {
   // they are spread as far as there is room on the trays they need
   const spread = Math.max(1, Math.min(MOST_SPREAD, (Math.ceil(sum / trayAreaCm2) * trayAreaCm2) / sum))
   const rows: Bed[][] = [[]]
-  let left = INNER
+  let left = TRAY_PX
   for (const one of lying) {
-    let width = ((areaOf(one) * spread) / trayAreaCm2) * INNER
+    let width = ((areaOf(one) * spread) / trayAreaCm2) * TRAY_PX
     let grams = one.grams
     while (width > left && rows.length < trays) {
-      if (left >= NAMED_PX || width > INNER) {
+      if (left >= NAMED_PX || width > TRAY_PX) {
         const part = Math.max(0, grams * (left / width))
-        if (left > 4) rows.at(-1)!.push({ ...one, grams: part, x: INNER - left, width: left - 2 })
+        if (left > 4) rows.at(-1)!.push({ ...one, grams: part, x: TRAY_PX - left, width: left - 2 })
         grams -= part
         width -= left
       }
       rows.push([])
-      left = INNER
+      left = TRAY_PX
     }
     const fits = Math.max(4, Math.min(width, left) - 2)
-    rows.at(-1)!.push({ ...one, grams, x: INNER - left, width: fits })
+    rows.at(-1)!.push({ ...one, grams, x: TRAY_PX - left, width: fits })
     left -= fits + 2
   }
   return rows
@@ -73,53 +70,30 @@ export function BatchDrawing({
 }) {
   const rows = laidOut(lying, source)
   const trays = Math.max(rows.length, Math.min(3, asTold(source).trays))
-  const height = trays * SHELF + 18
   const total = lying.map(one => `${one.label} ${inWhole(one.grams)} g`).join(', ')
   return (
-    <svg
-      className={pen.drawing}
-      width={WIDTH + 2}
-      height={height + 2}
-      role="img"
-      aria-label={`${name} in section: ${total}`}
-    >
-      <rect x="1" y="1" width={WIDTH} height={height} rx="3" className={oven.oven} />
-      {source.kind !== 'microwave' && (
-        <path
-          d={`M${SIDE} 8H${WIDTH - SIDE}M${SIDE} ${height - 6}H${WIDTH - SIDE}`}
-          className={oven.element}
-        />
-      )}
-      {Array.from({ length: trays }, (_, i) => {
-        const floor = 8 + (i + 1) * SHELF - 4
-        return (
-          <g key={i}>
-            <path
-              d={`M${SIDE} ${floor - 8}L${SIDE + 6} ${floor}H${WIDTH - SIDE - 6}L${WIDTH - SIDE} ${floor - 8}`}
-              className={oven.tray}
-            />
-            {(rows[i] ?? []).map(bed => {
-              const depth = Math.max(2.5, Math.min(SHELF - 18, (bed.grams * PX2_PER_G) / bed.width))
-              return (
-                <g key={bed.id}>
-                  <rect
-                    x={2 * SIDE + bed.x}
-                    y={floor - depth}
-                    width={bed.width}
-                    height={depth}
-                    className={oven.bed}
-                  />
-                  {bed.width >= NAMED_PX && (
-                    <text x={2 * SIDE + bed.x} y={floor - depth - 5} className={css.bedName}>
-                      {shortName(bed.label, Math.floor(bed.width / LETTER_PX))}
-                    </text>
-                  )}
-                </g>
-              )
-            })}
-          </g>
-        )
-      })}
-    </svg>
+    <OvenFrame source={source} trays={trays} shelfPx={SHELF} label={`${name} in section: ${total}`}>
+      {(tray, floorY) =>
+        (rows[tray] ?? []).map(bed => {
+          const depth = Math.max(2.5, Math.min(SHELF - 18, (bed.grams * PX2_PER_G) / bed.width))
+          return (
+            <g key={bed.id}>
+              <rect
+                x={TRAY_LEFT + bed.x}
+                y={floorY - depth}
+                width={bed.width}
+                height={depth}
+                className={oven.bed}
+              />
+              {bed.width >= NAMED_PX && (
+                <text x={TRAY_LEFT + bed.x} y={floorY - depth - 5} className={css.bedName}>
+                  {shortName(bed.label, Math.floor(bed.width / LETTER_PX))}
+                </text>
+              )}
+            </g>
+          )
+        })
+      }
+    </OvenFrame>
   )
 }

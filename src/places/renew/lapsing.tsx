@@ -35,11 +35,18 @@ export function Lapsing({
   const fresh = useQueries({
     queries: known.map(({ view, facts }) => freshQuery(tools, view.box.boxId, facts)),
   })
-  const ways = waysOut(
-    journal,
-    known,
-    known.map((_, i) => ({ report: reports[i]!.data, fresh: fresh[i]!.data })),
-    question,
+  const reckonedKey = [...reports, ...fresh].map(one => one.dataUpdatedAt).join()
+  const ways = useMemo(
+    () =>
+      waysOut(
+        journal,
+        known,
+        known.map((_, i) => ({ report: reports[i]!.data, fresh: fresh[i]!.data })),
+        question,
+      ),
+    // the lists are new at every drawing; what is in them changes with its times
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [journal, known, reckonedKey, question],
   )
   const nameOf = (id: string) => question.boxes.find(box => box.boxId === id)!.name
   const date = (day: number) => dateOfDay(question, day, zone)

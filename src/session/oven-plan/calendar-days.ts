@@ -1,19 +1,10 @@
+import type { OvenCalendarDay } from '#formats/calendar/write-oven-days.ts'
 import type { Keeping } from '#store/keeping.ts'
 import type { IsoDay } from '#units/calendar-day.ts'
 
 /** A day at the oven as a calendar is told of it. */
-export interface OvenEvent {
-  /** Stays with the day while it is moved or changed. */
-  readonly uid: string
-  readonly day: IsoDay
+export interface OvenEvent extends OvenCalendarDay {
   readonly boxIds: readonly string[]
-  /** Minutes after midnight, and how long it takes. */
-  readonly beginsMin: number
-  readonly minutes: number
-  readonly summary: string
-  readonly description: string
-  readonly sequence: number
-  readonly isCancelled: boolean
 }
 type Planned = Omit<OvenEvent, 'uid' | 'sequence' | 'isCancelled'>
 type Given = Keeping['ovenDays']

@@ -38,10 +38,12 @@ interface Kept {
 /**
  * The plan of all boxes: a good one at once, then the proven one.
  * @param isWanted false: nothing is worked out for it yet
+ * @param mostBoxes of larger shelves only what was proven before is shown, else the quick plan
  */
 export function useOvenPlan(
   today: { readonly iso: IsoDay; readonly beganMs: number },
   isWanted = true,
+  mostBoxes = Infinity,
 ): OvenPlanShown {
   const journal = useJournal()
   const tools = useJournalTools()
@@ -97,7 +99,8 @@ export function useOvenPlan(
   const key = ['oven plan', tools.store.name, standsOn]
   const worked = useQuery({
     queryKey: key,
-    enabled: asked !== null && asked.boxes.length > 0 && kept.data === null,
+    enabled:
+      asked !== null && asked.boxes.length > 0 && asked.boxes.length <= mostBoxes && kept.data === null,
     networkMode: 'always',
     retry: false,
     staleTime: Infinity,
@@ -117,7 +120,13 @@ export function useOvenPlan(
     count: results.length,
     // what was worked out before is looked for first: no plan is shown to be changed at once
     plan: best?.plan ?? (kept.isPending ? null : quick),
-    standing: best ? (best.proven ? 'proven' : 'found') : exact || !keepsHours ? 'too full' : 'quick',
+    standing: best
+      ? best.proven
+        ? 'proven'
+        : 'found'
+      : exact || (!keepsHours && !worked.isFetching)
+        ? 'too full'
+        : 'quick',
     leastSessions: best?.leastSessions ?? null,
     isLooking: worked.isFetching,
     error: worked.error,
