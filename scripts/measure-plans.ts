@@ -13,9 +13,10 @@ import {
   shareThatMayLeave,
   valueAtShare,
 } from '../src/core/renewal/hold-dates.ts'
-import { lapses, type OvenPlanAsked } from '../src/core/renewal/oven-days.ts'
+import { lapses, type BoxToRenew, type OvenPlanAsked } from '../src/core/renewal/oven-days.ts'
+import { readingWord } from '../src/core/verdict/reading.ts'
 import type { Solver } from '../src/core/renewal/linear-model.ts'
-import { boxLife, AHEAD_DAYS } from '../src/testing/histories/half-year.ts'
+import { AHEAD_DAYS, boxLife, type BoxLife } from '../src/testing/histories/half-year.ts'
 import { bruteForce, livesThrough, shelf } from '../src/testing/oven-shelves.ts'
 import { secondsFromDays } from '../src/units/time.ts'
 import { highsSolver } from '../src/workers/highs-solver.ts'
@@ -25,10 +26,15 @@ export const LIVED = 100
 const SMALL = 20
 const LIVED_BOXES = 5
 const SURE = 0.9
-const FRESH_DAYS = [0, 26, 52, 78, 104, 130, 156, 182]
+const FRESH_DAYS = [0, 52, 104, 156]
 /** A filling with its turn, and what a day takes beside: as usual in the app. */
 const FILLING_MINUTES = 100
 const BESIDE_MINUTES = 30
+const SATURDAYS = Array.from({ length: 26 }, (_, week) => 2 + 7 * week)
+const RECKONED_EVERY_DAYS = 42
+const LEAST_HELD_DAYS = 3
+/** Fewer than the app throws: each box is reckoned some ten times. */
+const DRAWS_PER_ROUND = 60
 
 export interface MeasuredShelf {
   readonly kind: 'shelf'
@@ -112,72 +118,135 @@ export interface MeasuredLife {
   readonly dark: Lived
 }
 
-/** Five boxes of one house: planned by what is known of them today, and lived through half a year. */
-async function measuredLife(number: number, solve: Solver): Promise<MeasuredLife> {
-  const lives = Array.from({ length: LIVED_BOXES }, (_, box) => boxLife(number, box))
-  const saturdays = Array.from({ length: 26 }, (_, week) => 2 + 7 * week)
-  const planned = lives.flatMap(({ facts }, box) => {
-    const ensemble = ensembleOf(facts)
-    const fresh = freshHolds(
-      facts,
-      ensemble,
-      FRESH_DAYS.map(day => facts.nowS + secondsFromDays(day)),
-    )!
-    // boxes that even fresh beads would not hold are left out of the plan, and of what is compared
-    if (!ensemble.report.leaves || freshHeldDays(fresh, fresh[0]!.dayS, 0.5) < 3) return []
-    const leavesS = valueAtShare(ensemble.report.leaves.sharesOfDates, shareThatMayLeave(fresh, SURE)).atS
-    return [
-      {
-        box,
-        holdsUntil: lastDayHeld(leavesS, facts.nowS),
-        freshHoldsUntil: saturdays.map(day =>
-          lastDayFreshHeld(fresh, { day, todayS: facts.nowS, share: mayLeave(SURE) }),
-        ),
-      },
-    ]
-  })
-  const asked: OvenPlanAsked = {
-    days: saturdays.map(day => ({ day, presentMinutes: 330, wish: null })),
-    horizon: AHEAD_DAYS,
-    batchMinutes: FILLING_MINUTES,
-    besideMinutes: BESIDE_MINUTES,
-    spareShare: 0,
-    seen: [],
-    boxes: planned.map(one => ({
-      id: String(one.box),
+/** What is known of one box on a day: until when it holds, and until when fresh beads would, Saturday by Saturday. */
+interface Known {
+  readonly onDay: number
+  readonly box: BoxToRenew
+  readonly holdsAtAll: boolean
+}
+
+function knownOf(life: BoxLife, box: number, day: number, renewals: readonly number[]): Known | null {
+  const facts = life.factsOn(day, renewals)
+  const ensemble = ensembleOf(facts, { drawsPerRound: DRAWS_PER_ROUND })
+  const fresh = freshHolds(
+    facts,
+    ensemble,
+    FRESH_DAYS.map(one => facts.nowS + secondsFromDays(one)),
+  )
+  const { leaves } = ensemble.report
+  if (!fresh || !leaves) return null
+  const leavesS = valueAtShare(leaves.sharesOfDates, shareThatMayLeave(fresh, SURE)).atS
+  const last = facts.readings.at(-1)!
+  const isOver = last.settled && readingWord(facts.hygrometer, last, facts.targetRhPercent!) === 'over'
+  return {
+    onDay: day,
+    holdsAtAll: freshHeldDays(fresh, fresh[0]!.dayS, 0.5) >= LEAST_HELD_DAYS,
+    box: {
+      id: String(box),
       share: 0.2,
-      holdsUntil: one.holdsUntil,
-      freshHoldsUntil: one.freshHoldsUntil,
+      holdsUntil: day + (isOver ? -1 : lastDayHeld(leavesS, facts.nowS)),
+      freshHoldsUntil: SATURDAYS.map(
+        saturday =>
+          day +
+          lastDayFreshHeld(fresh, {
+            day: Math.max(0, saturday - day),
+            todayS: facts.nowS,
+            share: mayLeave(SURE),
+          }),
+      ),
       pinnedTo: null,
-    })),
+    },
   }
-  const { sessions } = ((await exactPlan(asked, solve)) ?? { plan: greedyPlan(asked) }).plan
+}
+
+/**
+ * Five boxes of one house, each with a display that is read once a week. Every Saturday the plan is asked; a box is reckoned
+ * anew each sixth week, and when its display shows it over. What the plan wants today is done today.
+ */
+async function plannedDays(lives: readonly BoxLife[], solve: Solver): Promise<Map<number, number[]>> {
+  const done = new Map(lives.map((_, box) => [box, [] as number[]]))
+  const known = new Map<number, Known>()
+  for (const [at, today] of SATURDAYS.entries()) {
+    for (const [box, life] of lives.entries()) {
+      const before = known.get(box)
+      const renewals = done.get(box)!
+      if (
+        before === undefined ||
+        today - before.onDay >= RECKONED_EVERY_DAYS ||
+        isOver(life, today, renewals)
+      ) {
+        const now = knownOf(life, box, today, renewals)
+        if (now) known.set(box, now)
+      }
+    }
+    const planned = [...known.values()].filter(one => one.holdsAtAll)
+    const asked: OvenPlanAsked = {
+      days: SATURDAYS.slice(at).map(day => ({ day: day - today, presentMinutes: 330, wish: null })),
+      horizon: AHEAD_DAYS - today,
+      batchMinutes: FILLING_MINUTES,
+      besideMinutes: BESIDE_MINUTES,
+      spareShare: 0,
+      seen: [],
+      boxes: planned.map(({ box }) => ({
+        ...box,
+        holdsUntil: box.holdsUntil - today,
+        freshHoldsUntil: box.freshHoldsUntil.slice(at).map(day => day - today),
+      })),
+    }
+    const quick = greedyPlan(asked)
+    // nothing is due for weeks: no plan would have a day now
+    if (quick.sessions.length === 0 || quick.sessions[0]!.at > 1) continue
+    const { sessions } = ((await exactPlan(asked, solve)) ?? { plan: quick }).plan
+    const [first] = sessions
+    if (first?.at !== 0) continue
+    for (const id of first.boxIds) {
+      const box = Number(id)
+      const days = done.get(box)!
+      days.push(today)
+      const before = known.get(box)!
+      known.set(box, { ...before, box: { ...before.box, holdsUntil: before.box.freshHoldsUntil[at]! } })
+    }
+  }
+  return done
+}
+
+/** Its display shows it over, and fresh beads have had a week. */
+function isOver(life: BoxLife, day: number, renewals: readonly number[]): boolean {
+  if (day - (renewals.at(-1) ?? -Infinity) < 7) return false
+  const facts = life.factsOn(day, renewals)
+  const last = facts.readings.at(-1)!
+  return last.settled && readingWord(facts.hygrometer, last, facts.targetRhPercent!) === 'over'
+}
+
+async function measuredLife(number: number, solve: Solver): Promise<MeasuredLife> {
+  const all = Array.from({ length: LIVED_BOXES }, (_, box) => boxLife(number, box))
+  // boxes that even fresh beads would not hold are left out of the plan, and of what is compared
+  const lives = all.filter((life, box) => knownOf(life, box, 0, [])?.holdsAtAll)
   const lived = (daysOf: (box: number) => readonly number[]): Lived => {
     const days = new Map<number, number>()
     let renewals = 0
     let offDays = 0
-    for (const { box } of planned) {
+    lives.forEach((life, box) => {
       const own = daysOf(box)
       renewals += own.length
-      offDays += lives[box]!.offDays(own)
+      offDays += life.offDays(own)
       for (const day of own) days.set(day, (days.get(day) ?? 0) + 1)
-    }
+    })
     const minutes = [...days.values()].reduce(
       (sum, boxes) => sum + BESIDE_MINUTES + FILLING_MINUTES * Math.ceil(boxes / 5),
       0,
     )
     return { days: days.size, renewals, hours: Math.round(minutes / 6) / 10, offDays }
   }
-  const firsts = saturdays.filter((_, week) => week % 4 === 0)
+  const planned = await plannedDays(lives, solve)
+  const firsts = SATURDAYS.filter((_, week) => week % 4 === 0)
   return {
     kind: 'lived',
     shelf: number,
-    boxes: planned.length,
-    plan: lived(box =>
-      sessions.filter(one => one.boxIds.includes(String(box))).map(one => saturdays[one.at]!),
-    ),
+    boxes: lives.length,
+    plan: lived(box => planned.get(box)!),
     monthly: lived(() => firsts),
-    dark: lived(box => lives[box]!.darkDays(saturdays)),
+    dark: lived(box => lives[box]!.darkDays(SATURDAYS)),
   }
 }
 

@@ -11,8 +11,8 @@ import { evenPicks } from './weighted.ts'
 
 /** Draws a renewal is tried in: the dates lie close once the beads are fresh. */
 const DRAWS = 40
-/** Damp spools keep the air up for a while after fresh beads: what counts is that it comes down and stays. */
-const SETTLES_S = secondsFromDays(3)
+/** Damp spools keep the air up for days after fresh beads: what counts is that it comes down, and how long it then stays. */
+const SETTLES_S = secondsFromDays(10)
 
 /** How long fresh beads hold if they are put in on a day. */
 export interface FreshHolds {

@@ -7,6 +7,9 @@ const NOON = 0.5
 /** Where fresh beads are sure for less than this they are never sure for long, and the middle date is taken. */
 export const SHORT_DAYS = 28
 
+/** Beads are not renewed more often than this: where they hold for less, heating them oftener brings days, not weeks. */
+export const LEAST_DAYS = 14
+
 interface Held {
   readonly dayS: Seconds
   readonly heldS: readonly { readonly share: number; readonly heldS: Seconds }[]
@@ -58,8 +61,9 @@ export function surelyHeldDays(fresh: readonly Held[], atS: Seconds, share: numb
   return held < SHORT_DAYS ? freshHeldDays(fresh, atS, 0.5) : held
 }
 
-/** The last day on which beads still hold that are put in fresh on a day. */
+/** The last day on which beads put in fresh on a day need no other; a fortnight at the least. */
 export const lastDayFreshHeld = (
   fresh: readonly Held[],
   { day, todayS, share }: { readonly day: number; readonly todayS: Seconds; readonly share: number },
-): number => Math.max(day, Math.floor(day + surelyHeldDays(fresh, todayS + (day + NOON) * 86_400, share)))
+): number =>
+  Math.floor(day + Math.max(LEAST_DAYS, surelyHeldDays(fresh, todayS + (day + NOON) * 86_400, share)))

@@ -2,7 +2,7 @@ import { daysFromSeconds, secondsFromDays } from '#units/time.ts'
 import { boxNetwork } from '#core/assemble/box-network.ts'
 import { DESICCANTS } from '#core/desiccant/catalogue.ts'
 import { COLOUR_LOADING } from '#core/evidence/colour.ts'
-import type { BoxFacts, HeatingFacts, ReadingFacts } from '#core/evidence/facts.ts'
+import type { BoxFacts, ReadingFacts } from '#core/evidence/facts.ts'
 import { seededRandom, type RandomSource } from '#core/estimate/random.ts'
 import type { BoxModel } from '#core/model/box-model.ts'
 import { simulate } from '#core/network/simulate.ts'
@@ -14,11 +14,11 @@ import { displays } from './looks.ts'
 import { between, drawSetting, someDayS, trueCharge, trueSpool } from './setting.ts'
 import { roomWeather, WEATHER_STEP_S } from './weather.ts'
 
-/** A box that has stood for twelve weeks, and may be lived through half a year more. */
+/** A box that has stood for twelve weeks, and may be lived through half a year more. Days count from today. */
 export interface BoxLife {
-  /** What its owner knows today. */
-  readonly facts: BoxFacts
-  /** Days over its target if its beads are heated on these days from today; the first two after each heat are spared. */
+  /** What its owner knows on a day, its beads heated on these days before it. */
+  readonly factsOn: (day: number, renewalDays: readonly number[]) => BoxFacts
+  /** Days over its target if its beads are heated on these days; the first two after each heat are spared. */
   readonly offDays: (renewalDays: readonly number[]) => number
   /** Of these days, looked at one after the other, those on which its beads look dark: on them they are heated. */
   readonly darkDays: (days: readonly number[]) => number[]
@@ -31,7 +31,8 @@ const RINGS = 3
 const PER_DAY = 86_400 / WEATHER_STEP_S
 /** Beads look dark from here on: olive, on the way to black. */
 const DARK_G_PER_G = COLOUR_LOADING.olive.loadingGPerG
-const HOURS_TO_NOON = 0.5
+const NOON = 0.5
+const AN_HOUR_S = 3600
 
 /**
  * One box of a shelf whose truth is drawn apart from anything the engine draws: its leak, its beads, its spools, its
@@ -57,11 +58,21 @@ export function boxLife(shelf: number, box: number): BoxLife {
   const outputS: number[] = []
   for (let atS = fromS + WEATHER_STEP_S; atS <= endS; atS += WEATHER_STEP_S) outputS.push(atS)
   const renewalOn = (day: number) => {
-    const atS = todayS + secondsFromDays(day + HOURS_TO_NOON)
-    return { atS, waterG: heatedInPlace(stream(1000 + day), surroundings, charge, atS).waterG }
+    const atS = todayS + secondsFromDays(day + NOON)
+    return { atS, ...heatedInPlace(stream(1000 + day), surroundings, charge, atS) }
   }
+  const airs = new Map<string, Float64Array>()
   const airFrom = (days: readonly number[]): Float64Array => {
-    const renewals = [{ atS: lastS, waterG: last.waterG }, ...days.map(renewalOn)]
+    const key = days.join()
+    const known = airs.get(key) ?? air(days)
+    airs.set(key, known)
+    return known
+  }
+  function air(days: readonly number[]): Float64Array {
+    const renewals = [{ atS: lastS, waterG: last.waterG }, ...days.map(renewalOn)].map(({ atS, waterG }) => ({
+      atS,
+      waterG,
+    }))
     const model: BoxModel = {
       insideL: told.insideL,
       inlets: [
@@ -91,7 +102,7 @@ export function boxLife(shelf: number, box: number): BoxLife {
     return rh.slice(at, at + PER_DAY).sort()[PER_DAY / 2]!
   }
   return {
-    facts: factsOf(),
+    factsOn,
     offDays: days => {
       const rh = airFrom(days)
       const spared = new Set(days.flatMap(day => [day, day + 1, day + 2]))
@@ -122,33 +133,38 @@ export function boxLife(shelf: number, box: number): BoxLife {
     },
   }
 
-  function factsOf(): BoxFacts {
+  function factsOn(day: number, renewalDays: readonly number[]): BoxFacts {
+    const nowS = todayS + secondsFromDays(day)
+    const rh = airFrom(renewalDays)
     const display = displays(stream(10), fromS, {}, share => fromS + share * (todayS - fromS))
-    const heatings: HeatingFacts[] = [last.told]
-    const readings = Array.from({ length: BEFORE_DAYS / WEEK_DAYS }, (_, week): ReadingFacts => {
-      const atS = fromS + secondsFromDays((week + 1) * WEEK_DAYS) - 3600
+    const heated = [last.told, ...renewalDays.map(one => renewalOn(one).told)]
+    const weeks = Math.floor((BEFORE_DAYS + day) / WEEK_DAYS)
+    const readings = Array.from({ length: weeks }, (_, week): ReadingFacts => {
+      const atS = fromS + secondsFromDays((week + 1) * WEEK_DAYS) - AN_HOUR_S
       const point = { temperatureC: 0, vapourDensityGPerL: 0 }
       surroundings.at(atS, point)
       const openings = setting.logsOpenings ? habit.filter(one => one.atS <= atS) : []
       return {
-        ...display.show(
-          atS,
-          untouched[Math.floor(daysFromSeconds(atS - fromS) * PER_DAY) - 1]!,
-          point.temperatureC,
-        ),
+        ...display.show(atS, rh[Math.floor(daysFromSeconds(atS - fromS) * PER_DAY) - 1]!, point.temperatureC),
         settled:
           settlesAtS(told.hygrometer, {
             atS,
             openedS: openings.at(-1)?.atS ?? null,
-            chargedS: lastS <= atS ? lastS : fromS,
+            chargedS: heated.findLast(one => one.atS <= atS)?.atS ?? fromS,
           }) === null,
       }
     })
     return {
       ...told,
-      nowS: todayS,
-      openings: setting.logsOpenings ? habit.filter(one => one.atS <= todayS) : [],
-      charges: [{ ...told.charges[0]!, heatings, cycles: { usual: 1, overheated: 0 } }],
+      nowS,
+      openings: setting.logsOpenings ? habit.filter(one => one.atS <= nowS) : [],
+      charges: [
+        {
+          ...told.charges[0]!,
+          heatings: heated,
+          cycles: { usual: heated.length, overheated: 0 },
+        },
+      ],
       readings,
     }
   }
