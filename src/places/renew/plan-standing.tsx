@@ -1,3 +1,4 @@
+import { Fragment } from 'react'
 import { asTold } from '#core/renewal/heat-source.ts'
 import type { Draft } from '#records/act.ts'
 import type { PlanQuestion } from '#session/oven-plan/plan-question.ts'
@@ -51,6 +52,13 @@ export function PlanStanding({
         </button>
         <p className={hand.pencil} data-part="standing" role="status">
           {question.boxes.length > 0 && <Standing shown={shown} weekdays={told.weekdays} />}
+          {question.strained.map(({ boxId, name, fromDay }) => (
+            <Fragment key={boxId}>
+              {' '}
+              From {dateOfDay(question, fromDay, maker.zone)} on fresh beads are sure to hold {name} for less
+              than a fortnight: more beads, or a tighter lid, would.
+            </Fragment>
+          ))}
         </p>
       </div>
       <Wishes {...{ question, date, onKeep }} told={state.ovenPlan} />

@@ -91,6 +91,15 @@ describe('the plan', () => {
     const said = [...out, ...[...document.querySelectorAll('li')].map(item => item.textContent)].join()
     expect(said).toMatch(/Bilge.*even fresh beads would not hold it for long: more beads, or a tighter lid/)
   })
+  test('fresh beads that hold for days only: planned a fortnight apart, and said', async () => {
+    await open([], { dates: { ...DATES, 'gaff-beads': { early: 17.5, late: 40, fresh: 8 } } })
+    expect(part('standing')!.textContent).toMatch(
+      /From 8 Nov on fresh beads are sure to hold Gaff for less than a fortnight: more beads/,
+    )
+    const days = uprights().map(one => one.getAttribute('aria-valuetext'))
+    expect(days.length).toBeGreaterThan(5)
+    expect(new Set(days).size).toBe(days.length)
+  })
   test('why that day, and what happens if it is skipped', async () => {
     await open()
     const day = part('day')!

@@ -7,9 +7,11 @@ import type { ChargeToHeat, HeatThese } from '#core/renewal/heat-these.ts'
 import {
   freshHeldDays,
   lastDayFreshHeld,
+  LEAST_DAYS,
   lastDayHeld,
   mayLeave,
   shareThatMayLeave,
+  surelyHeldDays,
   valueAtShare,
 } from '#core/renewal/hold-dates.ts'
 import type { OvenPlanAsked } from '#core/renewal/oven-days.ts'
@@ -81,6 +83,8 @@ export interface PlanQuestion {
   readonly days: readonly CalendarOvenDay[]
   readonly boxes: readonly PlannedBox[]
   readonly leftOut: readonly LeftOut[]
+  /** Boxes that even fresh beads do not hold for a fortnight, and from which day on: no plan keeps them under all the time. */
+  readonly strained: readonly { readonly boxId: string; readonly name: string; readonly fromDay: number }[]
   readonly spares: readonly PlannedSpare[]
   /** What heating each charge by itself takes and leaves, on the day it is due. */
   readonly plans: ReadonlyMap<string, HeatThese>
@@ -179,6 +183,7 @@ export function planQuestion(
     days,
     boxes,
     leftOut,
+    strained: strainedAmong(boxes, days, secondsFromMs(today.beganMs)),
     spares,
     plans,
     asked,
@@ -237,6 +242,19 @@ function plannedBox(
     isOver: judgement.word === 'over since',
   }
 }
+
+function strainedAmong(
+  boxes: readonly PlannedBox[],
+  days: readonly CalendarOvenDay[],
+  todayS: number,
+): PlanQuestion['strained'] {
+  return boxes.flatMap(({ boxId, name, fresh, sure }) => {
+    const held = (day: number) => surelyHeldDays(fresh, todayS + (day + 0.5) * DAY_S, mayLeave(sure))
+    const first = days.find(({ day }) => held(day) < LEAST_DAYS)
+    return first ? [{ boxId, name, fromDay: first.day }] : []
+  })
+}
+const DAY_S = 86_400
 
 /** Minutes of the longest heat, of each charge by itself. */
 export const longestHeat = (plans: PlanQuestion['plans']): number =>
