@@ -1,4 +1,4 @@
-import type { OvenSession } from '#core/renewal/oven-days.ts'
+import { lapses, type OvenSession } from '#core/renewal/oven-days.ts'
 import type { PlanQuestion } from '#session/oven-plan/plan-question.ts'
 import { dayMonthText, dayText } from './dates.ts'
 import { numberWord } from './number-words.ts'
@@ -55,7 +55,10 @@ export const longDateOfDay = (
 export function planSentence(question: PlanQuestion, sessions: readonly OvenSession[], zone: string): string {
   const { days, told } = question
   if (question.boxes.length === 0) return 'No box is in the plan yet.'
-  if (sessions.length === 0) return 'No beads want heat for half a year.'
+  if (sessions.length === 0)
+    return lapses(question.asked, []).length > 0
+      ? 'No day at the oven is long enough, or free.'
+      : 'No beads want heat for half a year.'
   const dates = sessions.map(({ at }) => dateOfDay(question, days[at]!.day, zone))
   const name = daysName(told.weekdays, sessions.length)
   const count = capital(numberWord(sessions.length))

@@ -51,7 +51,7 @@ export function PlanStanding({
           Change these
         </button>
         <p className={hand.pencil} data-part="standing" role="status">
-          {question.boxes.length > 0 && <Standing shown={shown} weekdays={told.weekdays} />}
+          {(shown.plan?.sessions.length ?? 0) > 0 && <Standing shown={shown} weekdays={told.weekdays} />}
           {question.strained.map(({ boxId, name, fromDay }) => (
             <Fragment key={boxId}>
               {' '}

@@ -169,6 +169,14 @@ describe('the plan', () => {
     await waitFor(() => expect(part('lapsing')).toBeNull())
     expect(entries(store)[0]!.payload).toEqual({ day: '2025-11-22', wish: null })
   })
+  test('days too short for one filling: said, and how long would do', async () => {
+    const store = await open([{ kind: 'ovenDays.told', payload: { presentMinutes: 45 } }])
+    expect(answer()).toBe('No day at the oven is long enough, or free.')
+    const longer = within(part('lapsing')!).getByRole('button', { name: /^Stay \d/ })
+    fireEvent.click(longer)
+    await waitFor(() => expect(answer()).toMatch(/Saturdays in half a year/))
+    expect(entries(store)[0]!.kind).toBe('ovenDays.told')
+  })
   test('looked for and given up: the quick plan stands, and says so', async () => {
     const never: Planner = (_, signal) =>
       new Promise((_resolve, reject) => {

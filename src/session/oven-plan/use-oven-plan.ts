@@ -1,7 +1,7 @@
 import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js'
 import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query'
-import { createContext, use, useMemo } from 'react'
+import { createContext, use, useEffect, useMemo, useState } from 'react'
 import type { ExactPlan } from '#core/renewal/exact-plan.ts'
 import { greedyPlan } from '#core/renewal/greedy-plan.ts'
 import { fillingsFor, type OvenPlan } from '#core/renewal/oven-days.ts'
@@ -48,6 +48,7 @@ export function useOvenPlan(
   const journal = useJournal()
   const tools = useJournalTools()
   const planner = use(PlannerContext)
+  const [hasShown, setHasShown] = useState(false)
   const client = useQueryClient()
   const known = useMemo(() => boxesToPlan(journal), [journal])
   const reports = useQueries({
@@ -113,13 +114,17 @@ export function useOvenPlan(
   })
   const exact = kept.data ?? worked.data
   const best = exact?.plan ?? null
+  // what was worked out before is looked for first, so that no page opens with a plan that changes at once
+  const plan = best?.plan ?? (kept.isPending && !hasShown ? null : quick)
+  useEffect(() => {
+    if (plan !== null) setHasShown(true)
+  }, [plan])
   const keepsHours = quick !== null && asked !== null && fillingsFor(asked, quick.sessions) !== null
   return {
     question,
     done,
     count: results.length,
-    // what was worked out before is looked for first: no plan is shown to be changed at once
-    plan: best?.plan ?? (kept.isPending ? null : quick),
+    plan,
     standing: best
       ? best.proven
         ? 'proven'

@@ -1,5 +1,5 @@
 import { greedyPlan } from '#core/renewal/greedy-plan.ts'
-import { fillingsFor, lapses, type OvenPlanAsked } from '#core/renewal/oven-days.ts'
+import { fillingsFor, lapses, openDays, type OvenPlanAsked } from '#core/renewal/oven-days.ts'
 import type { Draft } from '#records/act.ts'
 import { addDays, type IsoDay } from '#units/calendar-day.ts'
 import type { JournalView } from '../journal-view.ts'
@@ -21,6 +21,7 @@ export interface WayOut {
 }
 
 const HOUR = 60
+const HALF_AN_HOUR = 30
 const LEAST_SURE = [0.8, 0.7, 0.5] as const
 const MOST = 3
 
@@ -67,11 +68,15 @@ export function waysOut(
       if (sure < (journal.state.ovenPlan.boxWishes.get(boxId)?.sure ?? told.sure))
         candidates.push({ is: { what: 'less sure', boxId, sure }, drafts: [sureDraft(boxId, sure)] })
   }
-  if (now >= 1000)
+  if (now >= 1000 || openDays(asked).length === 0) {
+    // an hour more, or as long as one filling takes
+    const least = Math.ceil((asked.besideMinutes + asked.batchMinutes) / HALF_AN_HOUR) * HALF_AN_HOUR
+    const presentMinutes = Math.max(told.presentMinutes + HOUR, least)
     candidates.push({
-      is: { what: 'longer', minutes: told.presentMinutes + HOUR },
-      drafts: [{ kind: 'ovenDays.told', payload: { presentMinutes: told.presentMinutes + HOUR } }],
+      is: { what: 'longer', minutes: presentMinutes },
+      drafts: [{ kind: 'ovenDays.told', payload: { presentMinutes } }],
     })
+  }
   const tried = candidates.map(candidate => {
     const ovenPlan = toldWith(journal.state.ovenPlan, candidate.drafts)
     const other = planQuestion({ ...journal, state: { ...journal.state, ovenPlan } }, known, reckoned, {
