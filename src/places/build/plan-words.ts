@@ -5,8 +5,7 @@ import type { PlanSpool } from '#journal/plan-wish.ts'
 import { numberWord } from '#ui/number-words.ts'
 
 /** A count as people say it; figures where words get long. */
-export const countWord = (count: number): string =>
-  count > 10 ? String(count) : numberWord(count, 'none')
+export const countWord = (count: number): string => (count > 10 ? String(count) : numberWord(count, 'none'))
 
 /** How spools stand, after a count. */
 export const WAY_WORDS: Readonly<Record<ArrangementKind, string>> = {
