@@ -35,6 +35,14 @@ async function pull(page: Page, index: number, byPx: number): Promise<void> {
   await page.mouse.up()
 }
 
+/** A field marks what stands in it on focus, which a slow machine may do between two figures. */
+async function typeInto(page: Page, field: string, text: string): Promise<void> {
+  for (let turn = 0; turn < 3; turn++) {
+    await page.locator(field).fill(text)
+    if ((await page.$eval(field, item => (item as HTMLInputElement).value)) === text) return
+  }
+}
+
 /** One step of the session, whichever it is; weights from the grams the page itself tells. */
 async function step(page: Page): Promise<string> {
   const before = await page.$eval('[data-place="heating"]', item => ({
@@ -44,8 +52,8 @@ async function step(page: Page): Promise<string> {
   const grams = Number(/, (\d+)\u2006?.g of beads/.exec(before.said)?.[1] ?? Number.NaN)
   const field = await page.$('input[aria-label^="Dish and all"]')
   if (field && before.step === 'weighed in') {
-    await page.locator('input[aria-label^="Dish and all"]').fill(String(100 + Math.round(grams * 1.14)))
-    await page.locator('::-p-aria([name="The empty dish, g"])').fill('100')
+    await typeInto(page, 'input[aria-label^="Dish and all"]', String(100 + Math.round(grams * 1.14)))
+    await typeInto(page, '::-p-aria([name="The empty dish, g"])', '100')
   }
   await page.evaluate(
     words => {

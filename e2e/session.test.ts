@@ -20,16 +20,16 @@ async function press(page: Page, words: string, step: string): Promise<void> {
   await at(page, step)
 }
 /** Types a weight; the field marks what stands in it on focus, which a slow machine may do between two figures. */
-async function typeGross(page: Page, gross: string): Promise<void> {
-  const field = 'input[aria-label^="Dish and all"]'
+const typeGross = (page: Page, gross: string) => typeInto(page, 'input[aria-label^="Dish and all"]', gross)
+async function typeInto(page: Page, field: string, text: string): Promise<void> {
   for (let turn = 0; turn < 3; turn++) {
-    await page.locator(field).fill(gross)
-    if ((await page.$eval(field, item => item.value)) === gross) return
+    await page.locator(field).fill(text)
+    if ((await page.$eval(field, item => (item as HTMLInputElement).value)) === text) return
   }
 }
 async function weigh(page: Page, gross: string, step: string, dish?: string): Promise<void> {
   await typeGross(page, gross)
-  if (dish !== undefined) await page.locator('::-p-aria([name="The empty dish, g"])').fill(dish)
+  if (dish !== undefined) await typeInto(page, '::-p-aria([name="The empty dish, g"])', dish)
   await press(page, 'Write down', step)
 }
 

@@ -220,8 +220,7 @@ async function plannedRenewals(): Promise<void> {
   await page.reload({ waitUntil: 'load' })
   await page.waitForSelector('[data-place="renew"][data-standing]', { timeout: 180_000 })
   await settled(page)
-  const last = (await page.$$('[data-session]')).at(-1)!
-  await last.focus()
+  await page.$$eval('[data-session]', all => (all.at(-1) as SVGElement).focus())
   for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowRight')
   await page.keyboard.press('Enter')
   await page.waitForSelector('[data-part="moved"] button')

@@ -64,6 +64,7 @@ export function PlanUpright(props: Props) {
       <rect x={x - 15} y="0" width="30" height={groundY + 26} className={css.hit} />
       <path d={`M${x} ${TOP}V${groundY + 5}`} className={isHeld ? css.heldLine : css.line} />
       {isHeld && <circle cx={x} cy={TOP + 1} r="8" className={css.ring} />}
+      <circle cx={x} cy={TOP + 1} r="12.5" className={css.focusRing} />
       {isPinned && !isHeld && <circle cx={x} cy={TOP - 4} r="3.4" className={css.pin} data-part="pin" />}
       <g className={css.heads}>
         <text
