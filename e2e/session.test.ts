@@ -16,8 +16,14 @@ const says = (page: Page, pattern: RegExp) =>
   )
 /** Presses, and waits for the step that comes of it. */
 async function press(page: Page, words: string, step: string): Promise<void> {
-  await page.locator(button(words)).click()
+  await click(page, button(words))
   await at(page, step)
+}
+/** In the middle of the window: what is scrolled to its lower edge lies under the words at the bottom of the phone. */
+async function click(page: Page, selector: string): Promise<void> {
+  const found = await page.waitForSelector(selector)
+  await found!.evaluate(item => item.scrollIntoView({ block: 'center' }))
+  await page.locator(selector).click()
 }
 /** Types a weight; the field marks what stands in it on focus, which a slow machine may do between two figures. */
 const typeGross = (page: Page, gross: string) => typeInto(page, 'input[aria-label^="Dish and all"]', gross)
@@ -37,7 +43,7 @@ test('beads through the oven on a phone: a reload, a second tab and a dead batte
   const page = await stage.open('/demo/renew/now', { fresh: true, width: 390, height: 844, touch: true })
   await settled(page)
   for (const name of ['Stroke', 'Cox'])
-    await page.locator(`::-p-xpath(//tr[starts-with(normalize-space(.), "${name}")]//input)`).click()
+    await click(page, `::-p-xpath(//tr[starts-with(normalize-space(.), "${name}")]//input)`)
   await page.waitForSelector('[data-part="begin"]')
   await press(page, 'Begin at the oven', 'displays out')
   await press(page, 'They are out', 'weighed in')
