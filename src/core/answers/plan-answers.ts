@@ -1,7 +1,10 @@
+import type { Celsius, Grams } from '#units/quantity.ts'
 import type { Answer } from '../answer.ts'
 import type { DayAtOven } from '../renewal/day-at-oven.ts'
 import { AFTER_MINUTES, BEFORE_MINUTES, COOL_MINUTES, TURN_MINUTES } from '../renewal/day-at-oven.ts'
+import type { Heat, HeatSource } from '../renewal/heat-source.ts'
 import { totalAnswer } from './answers.ts'
+import { heatEnergyAnswer } from './heat-answers.ts'
 
 /** Minutes a person is at the oven on one day. */
 export function presentAnswer(time: DayAtOven): Answer {
@@ -15,9 +18,28 @@ export function presentAnswer(time: DayAtOven): Answer {
   ])
 }
 
-/** One figure of a plan, added up day by day. */
-export const overDaysAnswer = (
-  quantity: string,
-  unit: string,
-  days: readonly (readonly [string, number])[],
-): Answer => totalAnswer(quantity, unit, days)
+/** kWh of one day: of its one batch with what it goes by, of several their sum. */
+export function dayEnergyAnswer(
+  source: HeatSource,
+  roomC: Celsius,
+  {
+    heat,
+    batches,
+  }: {
+    readonly heat: Heat | null
+    readonly batches: readonly {
+      readonly minutes: number
+      readonly waterG: Grams
+      readonly kWh: number
+    }[]
+  },
+): Answer {
+  const [only] = batches
+  return only && batches.length === 1
+    ? heatEnergyAnswer(source, { heat, roomC, ...only })
+    : totalAnswer(
+        'energy of the day',
+        'kWh',
+        batches.map((batch, i) => [`batch ${i + 1}`, batch.kWh]),
+      )
+}

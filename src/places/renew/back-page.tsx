@@ -1,6 +1,6 @@
 import { useMemo } from 'react'
 import { Link } from 'react-router'
-import { overDaysAnswer } from '#core/answers/plan-answers.ts'
+import { totalAnswer } from '#core/answers/answers.ts'
 import { inShelfOrder } from '#journal/shelf-order.ts'
 import { useJournalTools, usePreferences } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
@@ -36,12 +36,12 @@ export function BackPage() {
   const score = useScore(boxIds)
   const by = (value: (heat: (typeof heats)[number]) => number) =>
     heats.map(heat => [dayText(heat.atMs, nowMs, zone), value(heat)] as const)
-  const water = overDaysAnswer(
+  const water = totalAnswer(
     'water taken out',
     'g',
     by(heat => heat.waterG),
   )
-  const energy = overDaysAnswer(
+  const energy = totalAnswer(
     'energy of all heats',
     'kWh',
     by(heat => heat.kWh),

@@ -1,7 +1,7 @@
 import { useMemo } from 'react'
 import { Link, useParams } from 'react-router'
-import { endWeightAnswer, heatEnergyAnswer } from '#core/answers/heat-answers.ts'
-import { overDaysAnswer, presentAnswer } from '#core/answers/plan-answers.ts'
+import { dayEnergyAnswer, presentAnswer } from '#core/answers/plan-answers.ts'
+import { endWeightAnswer } from '#core/answers/heat-answers.ts'
 import { cautionsAt, type Caution } from '#core/renewal/cautions.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
@@ -99,22 +99,7 @@ function Sheet({
               <>
                 . {choice.name}
                 {dialC !== null && ` at ${degreesText(measures, dialC)}`},{' '}
-                <Figure
-                  answer={
-                    batches.length === 1
-                      ? heatEnergyAnswer(choice.source, {
-                          heat: sheet.heat,
-                          roomC: air.roomC,
-                          ...batches[0]!,
-                        })
-                      : overDaysAnswer(
-                          'energy of the day',
-                          'kWh',
-                          batches.map((one, i) => [`batch ${i + 1}`, one.kWh]),
-                        )
-                  }
-                  after="."
-                >
+                <Figure answer={dayEnergyAnswer(choice.source, air.roomC, sheet)} after=".">
                   {inTenths(sheet.kWh)}
                   {THIN}kWh
                 </Figure>

@@ -1,12 +1,11 @@
 import { useMemo } from 'react'
-import { useQueries } from '@tanstack/react-query'
 import type { Lapse } from '#core/renewal/oven-days.ts'
 import type { Draft } from '#records/act.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
-import { boxesToPlan, type PlanQuestion } from '#session/oven-plan/plan-question.ts'
+import type { PlanQuestion } from '#session/oven-plan/plan-question.ts'
 import { waysOut, type WayOut } from '#session/oven-plan/ways-out.ts'
-import { freshQuery, reportQuery } from '#session/reports.ts'
+import type { OvenPlanShown } from '#session/oven-plan/use-oven-plan.ts'
 import { daysBetween } from '#units/calendar-day.ts'
 import { minutesText } from '#ui/heat-text.ts'
 import { dateOfDay, listed, longDateOfDay, sureWords } from '#ui/plan-words.ts'
@@ -16,37 +15,23 @@ import hand from '#ui/hand.module.css'
 /** Where the wishes cannot all be met: who would be over, and which of them to relax. */
 export function Lapsing({
   question,
+  shown,
   lapsing,
   isTooFull,
   onKeep,
 }: {
   readonly question: PlanQuestion
+  readonly shown: Pick<OvenPlanShown, 'known' | 'reckoned'>
   readonly lapsing: readonly Lapse[]
   readonly isTooFull: boolean
   readonly onKeep: (what: string, drafts: readonly Draft[]) => void
 }) {
   const journal = useJournal()
-  const tools = useJournalTools()
-  const { zone } = tools.maker
-  const known = useMemo(() => boxesToPlan(journal), [journal])
-  const reports = useQueries({
-    queries: known.map(({ view, facts }) => reportQuery(tools, view.box.boxId, facts)),
-  })
-  const fresh = useQueries({
-    queries: known.map(({ view, facts }) => freshQuery(tools, view.box.boxId, facts)),
-  })
-  const reckonedKey = [...reports, ...fresh].map(one => one.dataUpdatedAt).join()
+  const { zone } = useJournalTools().maker
+  const { known, reckoned } = shown
   const ways = useMemo(
-    () =>
-      waysOut(
-        journal,
-        known,
-        known.map((_, i) => ({ report: reports[i]!.data, fresh: fresh[i]!.data })),
-        question,
-      ),
-    // the lists are new at every drawing; what is in them changes with its times
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [journal, known, reckonedKey, question],
+    () => waysOut(journal, known, reckoned, question),
+    [journal, known, reckoned, question],
   )
   const nameOf = (id: string) => question.boxes.find(box => box.boxId === id)!.name
   const date = (day: number) => dateOfDay(question, day, zone)

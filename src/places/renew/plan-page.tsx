@@ -1,7 +1,8 @@
 import { useElementSize } from '@mantine/hooks'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
-import { overDaysAnswer, presentAnswer } from '#core/answers/plan-answers.ts'
+import { totalAnswer } from '#core/answers/answers.ts'
+import { presentAnswer } from '#core/answers/plan-answers.ts'
 import { lapses } from '#core/renewal/oven-days.ts'
 import { failsWhenMoved, moveSession } from '#core/renewal/why-day.ts'
 import { profileOf } from '#journal/room-air.ts'
@@ -181,6 +182,7 @@ export function PlanPage() {
             {!held && (lapsing.length > 0 || shown.standing === 'too full') && (
               <Lapsing
                 question={question}
+                shown={shown}
                 lapsing={lapsing}
                 isTooFull={shown.standing === 'too full'}
                 onKeep={keep}
@@ -229,7 +231,7 @@ function Behind({
 }) {
   const by = <T extends number>(value: (sheet: DaySheet) => T) =>
     sheets.map(sheet => [dateOfDay(question, sheet.day, zone), value(sheet)] as const)
-  const renewals = overDaysAnswer(
+  const renewals = totalAnswer(
     'renewals',
     'boxes',
     by(sheet => sheet.boxIds.length),
@@ -237,12 +239,12 @@ function Behind({
   const minutes =
     sheets.length === 1
       ? presentAnswer(sheets[0]!.time)
-      : overDaysAnswer(
+      : totalAnswer(
           'at the oven',
           'min',
           by(sheet => Math.round(sheet.time.presentMinutes)),
         )
-  const energy = overDaysAnswer(
+  const energy = totalAnswer(
     'energy of the plan',
     'kWh',
     by(sheet => sheet.kWh),

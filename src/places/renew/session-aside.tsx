@@ -1,7 +1,8 @@
 import { Fragment } from 'react'
 import { Link } from 'react-router'
-import { overDaysAnswer, presentAnswer } from '#core/answers/plan-answers.ts'
-import { heatEnergyAnswer, moneyAnswer } from '#core/answers/heat-answers.ts'
+import { totalAnswer } from '#core/answers/answers.ts'
+import { dayEnergyAnswer, presentAnswer } from '#core/answers/plan-answers.ts'
+import { moneyAnswer } from '#core/answers/heat-answers.ts'
 import type { OvenSession } from '#core/renewal/oven-days.ts'
 import type { DaySheet } from '#session/oven-plan/day-sheets.ts'
 import type { PlanQuestion } from '#session/oven-plan/plan-question.ts'
@@ -104,17 +105,7 @@ export function SessionAside({
         </p>
         {batches.length > 0 && (
           <p>
-            <Figure
-              answer={
-                batches.length === 1
-                  ? heatEnergyAnswer(choice.source, { heat: sheet.heat, roomC: air.roomC, ...batches[0]! })
-                  : overDaysAnswer(
-                      'energy of the day',
-                      'kWh',
-                      batches.map((one, i) => [`batch ${i + 1}`, one.kWh]),
-                    )
-              }
-            >
+            <Figure answer={dayEnergyAnswer(choice.source, air.roomC, sheet)}>
               {inTenths(sheet.kWh)}
               {THIN}kWh
             </Figure>
@@ -130,7 +121,7 @@ export function SessionAside({
             )}
             . Water out:{' '}
             <Figure
-              answer={overDaysAnswer(
+              answer={totalAnswer(
                 'water out',
                 'g',
                 batches.flatMap(({ chargeIds }) =>

@@ -1,6 +1,5 @@
 import type { Answer } from '#core/answer.ts'
-import { heatEnergyAnswer } from '#core/answers/heat-answers.ts'
-import { overDaysAnswer, presentAnswer } from '#core/answers/plan-answers.ts'
+import { dayEnergyAnswer, presentAnswer } from '#core/answers/plan-answers.ts'
 import type { DaySheet } from '#session/oven-plan/day-sheets.ts'
 import type { PlanQuestion } from '#session/oven-plan/plan-question.ts'
 import { inTenths, THIN } from '#ui/format.ts'
@@ -22,15 +21,7 @@ export function planSpoken(
   const [next, after] = sheets
   if (!next) return null
   const { choice, air } = question
-  const [only] = next.batches
-  const energy =
-    next.batches.length === 1
-      ? heatEnergyAnswer(choice.source, { heat: next.heat, roomC: air.roomC, ...only! })
-      : overDaysAnswer(
-          'energy of the day',
-          'kWh',
-          next.batches.map((batch, i) => [`batch ${i + 1}`, batch.kWh]),
-        )
+  const energy = dayEnergyAnswer(choice.source, air.roomC, next)
   return {
     pieces: [
       `${longDateOfDay(question, next.day, zone)}: ${boxesWords(next.boxIds.length)}, `,

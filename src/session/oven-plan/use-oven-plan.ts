@@ -9,13 +9,17 @@ import type { IsoDay } from '#units/calendar-day.ts'
 import { useJournalTools } from '../journal-context.tsx'
 import { useJournal } from '../journal-query.ts'
 import { freshQuery, reportQuery } from '../reports.ts'
-import { boxesToPlan, planQuestion, type PlanQuestion } from './plan-question.ts'
+import type { KnownBox } from '../known-box.ts'
+import { boxesToPlan, planQuestion, type PlanQuestion, type Reckoned } from './plan-question.ts'
 import { workerPlanner, type Planner } from './planner.ts'
 
 /** Tests give one that runs on their own thread. */
 export const PlannerContext = createContext<Planner>(workerPlanner)
 
 export interface OvenPlanShown {
+  /** The boxes it was asked of, and what was reckoned for each. */
+  readonly known: readonly KnownBox[]
+  readonly reckoned: readonly Reckoned[]
   /** null while boxes are reckoned. */
   readonly question: PlanQuestion | null
   readonly done: number
@@ -65,19 +69,15 @@ export function useOvenPlan(
   const isReady = isWanted && done === results.length
   const { iso, beganMs } = today
   const reckonedKey = results.map(one => one.dataUpdatedAt).join()
-  const question = useMemo(
-    () =>
-      isReady
-        ? planQuestion(
-            journal,
-            known,
-            known.map((_, i) => ({ report: reports[i]!.data, fresh: fresh[i]!.data })),
-            { iso, beganMs },
-          )
-        : null,
+  const reckoned = useMemo(
+    () => known.map((_, i): Reckoned => ({ report: reports[i]!.data, fresh: fresh[i]!.data })),
     // the lists are new at every drawing; what is in them changes with its times
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [journal, known, isReady, reckonedKey, iso, beganMs],
+    [known, reckonedKey],
+  )
+  const question = useMemo(
+    () => (isReady ? planQuestion(journal, known, reckoned, { iso, beganMs }) : null),
+    [journal, known, isReady, reckoned, iso, beganMs],
   )
   const asked = question?.asked ?? null
   const quick = useMemo(() => (asked ? greedyPlan(asked) : null), [asked])
@@ -121,6 +121,8 @@ export function useOvenPlan(
   }, [plan])
   const keepsHours = quick !== null && asked !== null && fillingsFor(asked, quick.sessions) !== null
   return {
+    known,
+    reckoned,
     question,
     done,
     count: results.length,
