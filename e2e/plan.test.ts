@@ -48,6 +48,7 @@ async function step(page: Page): Promise<string> {
   const before = await page.$eval('[data-place="heating"]', item => ({
     step: item.getAttribute('data-step') ?? '',
     said: item.textContent,
+    acts: item.getAttribute('data-acts'),
   }))
   const grams = Number(/, (\d+)\u2006?.g of beads/.exec(before.said)?.[1] ?? Number.NaN)
   const field = await page.$('input[aria-label^="Dish and all"]')
@@ -67,10 +68,10 @@ async function step(page: Page): Promise<string> {
   await page.waitForFunction(
     was => {
       const now = document.querySelector('[data-place="heating"]')
-      return now !== null && (now.textContent !== was.said || now.getAttribute('data-step') !== was.step)
+      return now !== null && now.getAttribute('data-acts') !== was
     },
     {},
-    before,
+    before.acts,
   )
   return before.step
 }

@@ -61,7 +61,12 @@ function Session({ at }: { readonly at: SessionAt }) {
   const stop = () => write.mutate({ what: 'Heating ended', drafts: endDrafts(at, stepMs(at, maker.nowMs())) })
   const beads = at.charges[0]?.charge
   return (
-    <main className={`${hand.page} ${css.session}`} data-place="heating" data-step={todo?.step ?? 'done'}>
+    <main
+      className={`${hand.page} ${css.session}`}
+      data-place="heating"
+      data-step={todo?.step ?? 'done'}
+      data-acts={session.actIds.length}
+    >
       <div className={css.head}>
         <h2 className={css.title}>
           {shortDayText(session.begunMs, nowMs, maker.zone)}, at {sourceName}

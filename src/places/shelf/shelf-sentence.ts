@@ -3,7 +3,7 @@ import type { Answer } from '#core/answer.ts'
 import type { AmissCause, BoxJudgement } from '#core/verdict/box.ts'
 import { chanceWords } from '#ui/judgement-words.ts'
 import { lengthText, againText, dayText, isoDay } from '#ui/dates.ts'
-
+import type { IsoDay } from '#units/calendar-day.ts'
 import type { PlanSpoken } from './plan-spoken.ts'
 
 export interface SentenceBox {
@@ -23,6 +23,8 @@ export type Piece =
       readonly figure: 'date' | 'look again' | 'settles' | 'read again'
     }
   | { readonly text: string; readonly answer: Answer }
+  /** A day of the plan: what is to be done on it, and why on it, stands behind it. */
+  | { readonly text: string; readonly dayOf: IsoDay }
 
 const and = (names: readonly string[]): string =>
   names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`
@@ -77,7 +79,7 @@ function plannedAnswer(boxes: readonly SentenceBox[], { pieces, then }: PlanSpok
   return [
     ...(first.length > 0 ? [`${first.join('. ')}. `] : []),
     ...pieces,
-    then === null ? '.' : `. Then ${then}.`,
+    ...(then === null ? ['.'] : ['. Then ', then, '.']),
   ]
 }
 

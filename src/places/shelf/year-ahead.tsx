@@ -20,7 +20,7 @@ export default function YearAhead({
   readonly onPlan: (spoken: PlanSpoken | null) => void
 }) {
   const { nowMs, zone } = props
-  const { question, plan, isExpected } = usePlanLater(dayOf(nowMs, zone), isQuiet)
+  const { question, plan, isExpected, isLooking } = usePlanLater(dayOf(nowMs, zone), isQuiet)
   const sheets = useMemo(() => (question && plan ? daySheets(question, plan) : []), [question, plan])
   const spoken = useMemo(
     () => (question ? planSpoken(question, sheets, zone) : null),
@@ -35,7 +35,7 @@ export default function YearAhead({
       }))
     : []
   return (
-    <div data-looking={isExpected || undefined}>
+    <div data-looking={isExpected || undefined} data-planned={(plan !== null && !isLooking) || undefined}>
       <div className={css.yearHead}>
         <h2 className={css.yearTitle}>The year ahead</h2>
         <RoomAir room={props.room} />
