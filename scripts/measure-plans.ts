@@ -7,6 +7,7 @@ import { exactPlan } from '../src/core/renewal/exact-plan.ts'
 import { greedyPlan } from '../src/core/renewal/greedy-plan.ts'
 import {
   freshHeldDays,
+  LEAST_DAYS,
   lastDayFreshHeld,
   lastDayHeld,
   mayLeave,
@@ -136,15 +137,13 @@ function knownOf(life: BoxLife, box: number, day: number, renewals: readonly num
   const { leaves } = ensemble.report
   if (!fresh || !leaves) return null
   const leavesS = valueAtShare(leaves.sharesOfDates, shareThatMayLeave(fresh, SURE)).atS
-  const last = facts.readings.at(-1)!
-  const isOver = last.settled && readingWord(facts.hygrometer, last, facts.targetRhPercent!) === 'over'
   return {
     onDay: day,
     holdsAtAll: freshHeldDays(fresh, fresh[0]!.dayS, 0.5) >= LEAST_HELD_DAYS,
     box: {
       id: String(box),
       share: 0.2,
-      holdsUntil: day + (isOver ? -1 : lastDayHeld(leavesS, facts.nowS)),
+      holdsUntil: day + (isOver(life, day, renewals) ? -1 : lastDayHeld(leavesS, facts.nowS)),
       freshHoldsUntil: SATURDAYS.map(
         saturday =>
           day +
@@ -173,6 +172,7 @@ async function plannedDays(lives: readonly BoxLife[], solve: Solver): Promise<Ma
       if (
         before === undefined ||
         today - before.onDay >= RECKONED_EVERY_DAYS ||
+        before.box.holdsUntil - today < RECKONED_EVERY_DAYS ||
         isOver(life, today, renewals)
       ) {
         const now = knownOf(life, box, today, renewals)
@@ -210,9 +210,9 @@ async function plannedDays(lives: readonly BoxLife[], solve: Solver): Promise<Ma
   return done
 }
 
-/** Its display shows it over, and fresh beads have had a week. */
+/** Its display shows it over; what a heat did not help a fortnight ago, another does not. */
 function isOver(life: BoxLife, day: number, renewals: readonly number[]): boolean {
-  if (day - (renewals.at(-1) ?? -Infinity) < 7) return false
+  if (day - (renewals.at(-1) ?? -Infinity) < LEAST_DAYS) return false
   const facts = life.factsOn(day, renewals)
   const last = facts.readings.at(-1)!
   return last.settled && readingWord(facts.hygrometer, last, facts.targetRhPercent!) === 'over'

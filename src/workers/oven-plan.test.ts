@@ -44,6 +44,31 @@ describe('the plan of renewals', () => {
       expect(await sessionsOf({ ...asked, days: free })).toBeLessThanOrEqual(plain)
     }
   }, 120_000)
+  test('where the oven is hot anyway, a box comes along before its last days, and no sooner than that', async () => {
+    const days = Array.from({ length: 9 }, (_, week) => ({
+      day: 2 + 7 * week,
+      presentMinutes: 330,
+      wish: null,
+    }))
+    const box = (id: string, holdsUntil: number, freshDays: number) => ({
+      id,
+      share: 0.2,
+      holdsUntil,
+      freshHoldsUntil: days.map(({ day }) => day + freshDays),
+      pinnedTo: null,
+    })
+    const weekly = shelf(1, { boxes: 1, weeks: 9 })
+    // one that is wanted every second Saturday; one on the 37th day with 17 in hand; one that twice would do for, with a day
+    // in hand
+    const boxes = [box('often', 12, 14), box('once', 54, 100), box('along', 26, 29)]
+    const asked = { ...weekly, days, boxes, horizon: 60 }
+    const { proven, plan } = (await exactPlan(asked, solve))!
+    const daysOf = (id: string) =>
+      plan.sessions.filter(one => one.boxIds.includes(id)).map(one => days[one.at]!.day)
+    expect(proven).toBe(true)
+    expect([daysOf('often'), daysOf('once'), daysOf('along')]).toEqual([[9, 23, 37, 51], [37], [9, 23, 37]])
+    expect(plan.batches).toEqual([1, 1, 1, 1])
+  }, 60_000)
   test('a plan seen before is changed no more than it must be', async () => {
     const asked = shelf(5, { boxes: 6, weeks: 12 })
     const first = (await exactPlan(asked, solve))!.plan

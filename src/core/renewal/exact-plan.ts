@@ -10,7 +10,7 @@ import {
 
 export interface ExactPlan {
   readonly plan: OvenPlan
-  /** Nothing has fewer sessions, then fewer fillings and renewals, then fewer changes, then better days. */
+  /** Nothing has fewer sessions, then fewer fillings, then fewer changes, then better days. */
   readonly proven: boolean
   /** No plan has fewer sessions than this. */
   readonly leastSessions: number
@@ -27,17 +27,18 @@ const direct = (at: number) => `h${at}`
 const caughtUp = (at: number) => `c${at}`
 const waiting = (at: number) => `w${at}`
 
-/** A filling counts as much as any number of renewals: these only decide between equals. */
-const FILLING = 1000
 /** So many days in hand are enough; beyond them beads are taken out before their time. */
 const IN_HAND_DAYS = 14
-/** Days short of that weigh so much more than days beyond. */
-const SHORT_WEIGHS = 2
+/** A box taken along is worth its trouble where it would else be left with two days less than that. */
+const RENEWAL = 2 ** 2
+/** A day more than enough: only decides between equals. */
+const EARLY = 0.01
 
 /**
- * The plan with the fewest sessions; of those the fewest fillings, then renewals; of those the fewest changes against the
- * one seen; of those the most slack up to a fortnight, and beyond it the latest days: four integer programmes, each holding
- * what the ones before found (lexicographic optimisation).
+ * The plan with the fewest sessions; of those the fewest fillings; of those the fewest changes against the one seen; of
+ * those the most slack up to a fortnight, as few renewals as that takes, and the latest days: four integer programmes, each
+ * holding what the ones before found (lexicographic optimisation).
+ * A place in a filling that is heated anyway costs no hour, so a box short of days in hand comes along.
  * @returns null where no plan keeps to the hours: `greedyPlan` says then which day is too full
  */
 export async function exactPlan(asked: OvenPlanAsked, solve: Solver): Promise<ExactPlan | null> {
@@ -46,12 +47,9 @@ export async function exactPlan(asked: OvenPlanAsked, solve: Solver): Promise<Ex
   if (open.length === 0) return { plan: { sessions: [], batches: [] }, proven: true, leastSessions: 0 }
   const aims: (readonly Term[])[] = [
     open.map(at => [1, session(at)] as const),
-    [
-      ...open.map(at => [FILLING, fillings(at)] as const),
-      [FILLING, LEFT] as const,
-      ...open.flatMap(at => asked.boxes.map((_, b) => [1, renewed(b, at)] as const)),
-    ],
-    changes(asked, open),
+    [...open.map(at => [1, fillings(at)] as const), [1, LEFT] as const],
+    // where none was seen there is nothing to change
+    ...(asked.seen.length > 0 ? [changes(asked, open)] : []),
     base.slack,
   ]
   let held: LinearModel['rows'] = []
@@ -79,7 +77,7 @@ export async function exactPlan(asked: OvenPlanAsked, solve: Solver): Promise<Ex
 interface Modelled {
   readonly model: Omit<LinearModel, 'minimize'>
   readonly open: readonly number[]
-  /** What the day of each renewal costs: too short before the date, or too long. */
+  /** What each renewal costs, and its day: too short before the date, or too long. */
   readonly slack: readonly Term[]
 }
 
@@ -160,7 +158,7 @@ function modelOf(asked: OvenPlanAsked): Modelled {
         const way = `f${b}_${from + 1}_${to}`
         any.add(way)
         into.get(to)!.push([1, way])
-        slack.push([offTheDay(holdsUntil - asked.days[to]!.day), way])
+        slack.push([RENEWAL + offTheDay(holdsUntil - asked.days[to]!.day), way])
         return [1, way]
       })
       if (next !== null) return ways
@@ -185,8 +183,9 @@ function modelOf(asked: OvenPlanAsked): Modelled {
   return { model: { rows, whole, any }, open, slack }
 }
 
+/** Squared: a day in hand is worth most where there is none. */
 const offTheDay = (days: number): number =>
-  days < IN_HAND_DAYS ? SHORT_WEIGHS * (IN_HAND_DAYS - Math.max(0, days)) : days - IN_HAND_DAYS
+  days < IN_HAND_DAYS ? (IN_HAND_DAYS - Math.max(0, days)) ** 2 : (days - IN_HAND_DAYS) * EARLY
 
 const minus = ([factor, name]: Term): Term => [-factor, name]
 

@@ -91,6 +91,26 @@ describe('the plan', () => {
     const said = [...out, ...[...document.querySelectorAll('li')].map(item => item.textContent)].join()
     expect(said).toMatch(/Bilge.*even fresh beads would not hold it for long: more beads, or a tighter lid/)
   })
+  test('over again a week after a heat: no more heat, its sentence says where to look', async () => {
+    await open([
+      {
+        kind: 'charge.heated',
+        atMs: NOW - 8 * 86_400_000,
+        payload: { chargeId: 'gaff-beads', temperatureC: 110, hours: 2, oven: 'electric', roomId: null },
+      },
+      ...['gaff', 'gaff'].map(
+        (boxId, n): Draft =>
+          ({
+            ...dry(boxId),
+            atMs: NOW - (n + 1) * 3_600_000,
+            payload: { ...(dry(boxId).payload as object), relativeHumidityPercent: 48 },
+          }) as Draft,
+      ),
+    ])
+    expect(document.body.textContent).toMatch(
+      /Gaff.*over again 8 days after its beads were heated: look first at what is wrong/,
+    )
+  })
   test('fresh beads that hold for days only: planned a fortnight apart, and said', async () => {
     await open([], { dates: { ...DATES, 'gaff-beads': { early: 17.5, late: 40, fresh: 8 } } })
     expect(part('standing')!.textContent).toMatch(

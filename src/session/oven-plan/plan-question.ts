@@ -1,5 +1,6 @@
 import { vapourPressureOfRhPa } from '#core/air/vapour.ts'
 import type { FreshHolds } from '#core/estimate/fresh-holds.ts'
+import type { BoxFacts } from '#core/evidence/facts.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import { fillingShare } from '#core/renewal/batches.ts'
 import { besideMinutes, fillingMinutes } from '#core/renewal/day-at-oven.ts'
@@ -22,7 +23,7 @@ import { roomsOf } from '#journal/rooms.ts'
 import { inShelfOrder } from '#journal/shelf-order.ts'
 import type { ChargeRecord } from '#journal/state.ts'
 import type { IsoDay } from '#units/calendar-day.ts'
-import { msFromSeconds, secondsFromMs } from '#units/time.ts'
+import { daysFromSeconds, msFromSeconds, secondsFromMs } from '#units/time.ts'
 import { chargeToHeat } from '../charge-to-heat.ts'
 import { sourceChoices, type SourceChoice } from '../heat-choices.ts'
 import type { JournalView } from '../journal-view.ts'
@@ -218,6 +219,9 @@ function plannedBox(
     return 'no reading that tells: read it once'
   if (freshHeldDays(fresh, fresh[0]!.dayS, 0.5) < LEAST_HELD_DAYS)
     return 'even fresh beads would not hold it for long: more beads, or a tighter lid'
+  const heatedDays = daysSinceHeat(facts, nowMs)
+  if (judgement.word === 'over since' && heatedDays < LEAST_DAYS)
+    return `over again ${heatedDays < 2 ? 'a day' : `${heatedDays} days`} after its beads were heated: look first at what is wrong`
   const asked = state.ovenPlan.boxWishes.get(boxId)?.sure ?? sure
   const all = heatable.map(charge => ({ charge, toHeat: asWhenRenewed(charge, report, nowMs) }))
   // what may not go in there is no matter where other beads of the box may
@@ -241,6 +245,13 @@ function plannedBox(
       report.standing?.is === 'not known yet',
     isOver: judgement.word === 'over since',
   }
+}
+
+function daysSinceHeat({ charges }: BoxFacts, nowMs: number): number {
+  const lastS = charges
+    .flatMap(charge => charge.heatings)
+    .reduce((last, { atS }) => Math.max(last, atS), -Infinity)
+  return Math.floor(daysFromSeconds(secondsFromMs(nowMs) - lastS))
 }
 
 function strainedAmong(
