@@ -26,6 +26,17 @@ const dry = (boxId: string): Draft => ({
     temperatureKnown: 'measured',
   },
 })
+const damp = (hoursAgo: number): Draft => ({
+  kind: 'reading.taken',
+  atMs: NOW - hoursAgo * 3_600_000,
+  payload: {
+    place: { in: 'box', boxId: 'gaff' },
+    instrumentId: 'round-display',
+    relativeHumidityPercent: 48,
+    temperatureC: 14,
+    temperatureKnown: 'measured',
+  },
+})
 const acts = [...fourteenBoxes(NOW, 'UTC'), makeAct(testMaker, 'read', [dry('stroke'), dry('launch')])]
 const state = fold(acts)
 const base = someReport(boxFacts(state, boxView(state, 'cox', NOW)!, NOW)!)
@@ -98,14 +109,8 @@ describe('the plan', () => {
         atMs: NOW - 8 * 86_400_000,
         payload: { chargeId: 'gaff-beads', temperatureC: 110, hours: 2, oven: 'electric', roomId: null },
       },
-      ...['gaff', 'gaff'].map(
-        (boxId, n): Draft =>
-          ({
-            ...dry(boxId),
-            atMs: NOW - (n + 1) * 3_600_000,
-            payload: { ...(dry(boxId).payload as object), relativeHumidityPercent: 48 },
-          }) as Draft,
-      ),
+      damp(2),
+      damp(1),
     ])
     expect(document.body.textContent).toMatch(
       /Gaff.*over again 8 days after its beads were heated: look first at what is wrong/,
