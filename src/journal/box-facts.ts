@@ -12,11 +12,12 @@ import { freshnessRange, type Freshness } from '#core/evidence/freshness.ts'
 import type { Room } from '#records/kinds/room.ts'
 import { wetnessTold, type RoomAir, type Wetness } from '#core/evidence/wetness.ts'
 import { scaleSigmaG, weighedWaterG } from '#core/evidence/weighing.ts'
-import type { BoxRecord, ChargeRecord, SpoolRecord, State } from './state.ts'
+import type { BoxRecord, ChargeRecord, SpoolRecord, State, Stay } from './state.ts'
 import { colourFacts, cyclesOf, heatingFacts } from './charge-facts.ts'
 import { readingsOf } from './readings-of.ts'
 import { displayErrorAt } from './true-readings.ts'
 import { profileOf, roomAirAt } from './room-air.ts'
+import { spoolLegs } from './spool-legs.ts'
 import { spoolPast } from './spool-past.ts'
 import { isDuring, stayIn } from './stays.ts'
 
@@ -208,30 +209,40 @@ function spoolFacts(
   startAir: RoomAir,
 ): SpoolFacts[] {
   const material = state.materials[spool.material]
-  return stayIn(spool.stays, box.boxId).map(stay => {
-    const inMs = Math.max(stay.fromMs, startsMs)
-    // what stood in the box long before the run began is anything between dry and the room
-    const cutOff = stay.fromMs < startsMs - DAY_MS
-    const wetness: Wetness = cutOff ? 'unknown' : spool.wetness
-    const past = cutOff ? [] : spoolPast(state, spool, spool.madeMs, stay.fromMs, box.roomId)
-    const room = state.rooms.get(box.roomId)
-    const toldAir = room ? roomAirAt(state, room, spool.madeMs) : startAir
-    return {
-      id: spool.spoolId,
-      name: spool.name,
-      material,
-      filamentG: spool.filamentG,
-      emptyG: spool.emptyG,
-      cardboardG: spool.cardboardG,
-      ...(spool.strandMm ? { strandMm: spool.strandMm } : {}),
-      size: spoolSizeOf(spool),
-      wetness: {
-        told: wetnessTold(wetness, cutOff ? startAir : toldAir),
-        group: `${wetness}${inMs === startsMs ? '' : ', later'}`,
-        past,
-      },
-      inS: secondsFromMs(inMs),
-      outS: stay.untilMs === null ? null : secondsFromMs(stay.untilMs),
-    }
-  })
+  return stayIn(spool.stays, box.boxId)
+    .flatMap(stay => outOfDryers(spool, stay))
+    .map(stay => {
+      const inMs = Math.max(stay.fromMs, startsMs)
+      // what stood in the box long before the run began is anything between dry and the room
+      const cutOff = stay.fromMs < startsMs - DAY_MS
+      const wetness: Wetness = cutOff ? 'unknown' : spool.wetness
+      const past = cutOff ? [] : spoolPast(state, spool, spool.madeMs, stay.fromMs, box.roomId)
+      const room = state.rooms.get(box.roomId)
+      const toldAir = room ? roomAirAt(state, room, spool.madeMs) : startAir
+      return {
+        id: spool.spoolId,
+        name: spool.name,
+        material,
+        filamentG: spool.filamentG,
+        emptyG: spool.emptyG,
+        cardboardG: spool.cardboardG,
+        ...(spool.strandMm ? { strandMm: spool.strandMm } : {}),
+        size: spoolSizeOf(spool),
+        wetness: {
+          told: wetnessTold(wetness, cutOff ? startAir : toldAir),
+          group: `${wetness}${inMs === startsMs ? '' : ', later'}`,
+          past,
+        },
+        inS: secondsFromMs(inMs),
+        outS: stay.untilMs === null ? null : secondsFromMs(stay.untilMs),
+      }
+    })
+}
+
+/** A stay without the hours it was in a dryer, whether or not anybody said that it came out for it. */
+function outOfDryers(spool: SpoolRecord, stay: Stay): Stay[] {
+  const legs = spoolLegs(spool, stay.fromMs, stay.untilMs ?? Infinity)
+  return legs
+    .filter(leg => leg.is === 'box')
+    .map(({ fromMs, untilMs }) => ({ ...stay, fromMs, untilMs: untilMs === Infinity ? null : untilMs }))
 }

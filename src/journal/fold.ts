@@ -1,14 +1,14 @@
 import type { Act } from '#records/act.ts'
-import { boxEntries, noWayInto, retireRoom } from './fold-box.ts'
+import { boxEntries, retireRoom } from './fold-box.ts'
 import { chargeEntries } from './fold-charge.ts'
+import { spoolEntries } from './fold-spool.ts'
 import { sessionEntries } from './fold-session.ts'
 import { ovenPlanEntries } from './fold-oven-plan.ts'
 import { Contradicting } from './contradicting.ts'
 import { inForce, type Placed } from './in-force.ts'
 import type { Building, Problem } from './building.ts'
 import { materialsWith } from './materials.ts'
-import type { State, Stay } from './state.ts'
-import { endStay } from './stays.ts'
+import type { State } from './state.ts'
 import { trueReadings } from './true-readings.ts'
 
 /**
@@ -167,19 +167,13 @@ function apply(state: Building, placed: Placed): Problem | null {
     case 'charge.looked':
     case 'charge.retired':
       return chargeEntries(state, placed, entry)
-    case 'spool.made': {
-      const { where } = entry.payload
-      const noWay = where.at === 'box' ? noWayInto(state, where.boxId, placed) : null
-      if (noWay) return noWay
-      const stays: Stay[] = where.at === 'box' ? [{ boxId: where.boxId, fromMs: atMs, untilMs: null }] : []
-      const whereabouts = [{ where, fromMs: atMs, untilMs: null }]
-      const made = { ...entry.payload, madeMs: atMs, stays, whereabouts }
-      return make(state, state.spools, 'spool', entry.payload.spoolId, made, placed)
-    }
+    case 'spool.made':
     case 'spool.changed':
-      return change(state, state.spools, 'spool', entry.payload.spoolId, entry.payload, placed)
     case 'spool.moved':
-      return moveSpool(state, placed, entry.payload)
+    case 'spool.dried':
+    case 'spool.weighed':
+    case 'spool.printed':
+      return spoolEntries(state, placed, entry)
     case 'instrument.made':
       return make(
         state,
@@ -225,30 +219,6 @@ function apply(state: Building, placed: Placed): Problem | null {
     }
   }
 }
-
-function moveSpool(
-  state: Building,
-  placed: Placed,
-  { spoolId, where }: { spoolId: string; where: Parameters<typeof whereIs>[0] },
-): Problem | null {
-  const spool = state.spools.get(spoolId)
-  if (!spool) return state.says.unknown('spool', spoolId, placed)
-  const noWay = where.at === 'box' ? noWayInto(state, where.boxId, placed) : null
-  if (noWay) return noWay
-  if (spool.where.at === 'used up') return state.says.ended('This spool was used up before.', spoolId, placed)
-  endStay(spool.stays, placed.atMs)
-  endStay(spool.whereabouts, placed.atMs)
-  spool.whereabouts.push({ where, fromMs: placed.atMs, untilMs: null })
-  const boxId = whereIs(where)
-  if (boxId !== null) spool.stays.push({ boxId, fromMs: placed.atMs, untilMs: null })
-  state.spools.set(spoolId, { ...spool, where })
-  state.says.remember(spoolId, placed)
-  return null
-}
-
-const whereIs = (
-  where: { at: 'box'; boxId: string } | { at: 'printer' | 'open' | 'bag' | 'used up' },
-): string | null => (where.at === 'box' ? where.boxId : null)
 
 type Kind = Parameters<Contradicting['unknown']>[0]
 

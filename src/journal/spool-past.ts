@@ -1,8 +1,10 @@
 import type { PastAir } from '#core/evidence/wetness.ts'
+import { dryerRhPercent } from '#core/spool/drying-air.ts'
 import { secondsFromMs } from '#units/time.ts'
 import { readingsOf } from './readings-of.ts'
 import { roomAirAt } from './room-air.ts'
-import type { Sojourn, SpoolRecord, State } from './state.ts'
+import { spoolLegs, type SpoolLeg } from './spool-legs.ts'
+import type { SpoolRecord, State } from './state.ts'
 
 /** Shorter than this, a sojourn leaves no trace worth reckoning. */
 const LEAST_MS = 3_600_000
@@ -11,7 +13,8 @@ const ROOM_ERROR = 5
 const DRIEST_BOX_PERCENT = 5
 
 /**
- * The air a spool has been in from one time to another. Sealed in a bag it keeps what it has.
+ * The air a spool has been in from one time to another, a dryer's among it. Sealed in a bag it keeps what it has, and so
+ * it does in a dryer that is shut.
  * @param roomId of the air outside boxes
  */
 export function spoolPast(
@@ -21,26 +24,28 @@ export function spoolPast(
   toMs: number,
   roomId: string,
 ): PastAir[] {
-  return spool.whereabouts.flatMap(sojourn => {
-    const startMs = Math.max(sojourn.fromMs, fromMs)
-    const endMs = Math.min(sojourn.untilMs ?? toMs, toMs)
-    if (endMs - startMs < LEAST_MS || sojourn.where.at === 'bag' || sojourn.where.at === 'used up') return []
-    const air = airOf(state, sojourn, startMs, endMs, roomId)
+  return spoolLegs(spool, fromMs, toMs).flatMap(leg => {
+    const { fromMs: startMs, untilMs: endMs } = leg
+    if (leg.is !== 'heat' && endMs - startMs < LEAST_MS) return []
+    const air = airOf(state, leg, roomId)
     return air ? [{ forS: secondsFromMs(endMs - startMs), ...air }] : []
   })
 }
 
-function airOf(
-  state: State,
-  { where }: Sojourn,
-  startMs: number,
-  endMs: number,
-  roomId: string,
-): Omit<PastAir, 'forS'> | null {
-  const box = where.at === 'box' ? state.boxes.get(where.boxId) : undefined
-  const room = state.rooms.get(box?.roomId ?? roomId)
+function airOf(state: State, leg: SpoolLeg, roomId: string): Omit<PastAir, 'forS'> | null {
+  if (leg.is === 'bag' || leg.is === 'used up') return null
+  const { fromMs: startMs, untilMs: endMs } = leg
+  const box = leg.is === 'box' ? state.boxes.get(leg.boxId) : undefined
+  const dryerRoomId = leg.is === 'heat' ? leg.drying.roomId : null
+  const room = state.rooms.get(dryerRoomId ?? box?.roomId ?? roomId)
   if (!room) return null
-  const { temperatureC, relativeHumidityPercent } = roomAirAt(state, room, (startMs + endMs) / 2)
+  const roomAir = roomAirAt(state, room, (startMs + endMs) / 2)
+  if (leg.is === 'heat') {
+    const { temperatureC, air } = leg.drying
+    const rhPercent = dryerRhPercent(air, roomAir, temperatureC)
+    return rhPercent && { temperatureC, lowRhPercent: rhPercent.low, highRhPercent: rhPercent.high }
+  }
+  const { temperatureC, relativeHumidityPercent } = roomAir
   if (!box)
     return {
       temperatureC,

@@ -15,6 +15,7 @@ import type { HeatSourceMade } from '#records/kinds/heat-source.ts'
 import type { SessionDone } from '#core/renewal/session.ts'
 import type { SessionBegun } from '#records/kinds/session.ts'
 import type { Scale } from '#records/kinds/scale.ts'
+import type { Payload } from '#records/entry.ts'
 import type { Spool, Whereabouts } from '#records/kinds/spool.ts'
 
 /** A time something stood in a place: from, and until it left. */
@@ -144,6 +145,20 @@ export interface SpoolRecord extends Spool {
   /** Everywhere it has been, in order of time. */
   readonly whereabouts: Sojourn[]
   readonly stays: Stay[]
+  readonly dryings: SpoolDrying[]
+  /** What is known of its filament over time, in order: told, found by weighing, taken off by a print. */
+  readonly amounts: SpoolAmount[]
+}
+export interface SpoolDrying extends Omit<Payload<'spool.dried'>, 'spoolId'> {
+  readonly id: string
+  /** When it came out. */
+  readonly atMs: number
+}
+export interface SpoolAmount {
+  readonly id: string
+  readonly atMs: number
+  readonly is: 'told' | 'weighed' | 'printed'
+  readonly grams: number
 }
 
 /** One thing that would put two contradicting entries right; `says` names the truth it stands for. */

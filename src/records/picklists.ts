@@ -11,6 +11,7 @@ import type { LidKind } from '#core/container/lid.ts'
 import type { WallMaterial } from '#core/container/wall.ts'
 import type { DesiccantKind } from '#core/desiccant/catalogue.ts'
 import type { SaltId } from '#core/air/salts.ts'
+import type { DryingAir } from '#core/spool/drying-air.ts'
 import type { SpoolClassId } from '#core/filament/spool-class.ts'
 import type { MaterialId } from '#core/filament/material.ts'
 import type { ClimateKind } from '#core/room/climate.ts'
@@ -31,6 +32,7 @@ export const DESICCANT_LIST = [
   'calcium-sulfate',
   'calcium-chloride',
 ] as const satisfies readonly DesiccantKind[]
+export const DRYING_AIR_LIST = ['vented', 'closed', 'with beads'] as const satisfies readonly DryingAir[]
 export const HOLDER_LIST = [
   'packet',
   'canister',

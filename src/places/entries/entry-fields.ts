@@ -5,6 +5,7 @@ import { MATERIAL_IDS } from '#core/filament/material.ts'
 import { HEAT_SOURCES } from '#core/renewal/heat-source.ts'
 import {
   CHECK_AIR_LIST,
+  DRYING_AIR_LIST,
   HOLDER_BODY_LIST,
   SPOOL_BODY_LIST,
   UNREAD_LIST,
@@ -235,6 +236,16 @@ function fieldsOfKind(kind: Entry['kind'], boxes: Choices, charges: Choices): En
           },
         },
       ]
+    case 'spool.dried':
+      return [
+        { key: 'temperatureC', label: 'At', as: 'temperature' },
+        { key: 'hours', label: 'For, hours', as: 'number' },
+        { key: 'air', label: 'Its air', as: { choices: pairs(DRYING_AIR_LIST) } },
+      ]
+    case 'spool.weighed':
+      return [{ key: 'grossG', label: 'On the scale', as: 'weight' }]
+    case 'spool.printed':
+      return [{ key: 'grams', label: 'Printed', as: 'weight' }]
     case 'room.made':
     case 'room.changed':
       return [

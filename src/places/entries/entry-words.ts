@@ -41,6 +41,9 @@ const KIND_WORDS: Readonly<Record<Entry['kind'], string>> = {
   'spool.made': 'spool entered',
   'spool.changed': 'spool changed',
   'spool.moved': 'spool moved',
+  'spool.dried': 'spool dried',
+  'spool.weighed': 'spool weighed',
+  'spool.printed': 'printed',
   'instrument.made': 'hygrometer entered',
   'instrument.changed': 'hygrometer changed',
   'instrument.moved': 'hygrometer moved',
@@ -233,6 +236,17 @@ export function entryWords(entry: Entry, state: State, measures: Measures): Entr
       return { about: spoolName(entry.payload.spoolId), says: changesIn(entry.payload) }
     case 'spool.moved':
       return { about: spoolName(entry.payload.spoolId), says: whereWords(entry.payload.where, boxName) }
+    case 'spool.dried': {
+      const { spoolId, hours, temperatureC, air } = entry.payload
+      return {
+        about: spoolName(spoolId),
+        says: `dried ${hoursText(hours)} at ${temperature.text(temperatureC)}, ${air}`,
+      }
+    }
+    case 'spool.weighed':
+      return { about: spoolName(entry.payload.spoolId), says: `weighed ${weight.text(entry.payload.grossG)}` }
+    case 'spool.printed':
+      return { about: spoolName(entry.payload.spoolId), says: `${weight.text(entry.payload.grams)} printed` }
     case 'room.made':
       return { about: entry.payload.name, says: climateWords(entry.payload.climate.kind) }
     case 'room.changed':

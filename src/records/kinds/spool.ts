@@ -1,7 +1,16 @@
 import * as v from 'valibot'
 import type { Wetness } from '#core/evidence/wetness.ts'
-import { MATERIAL_LIST, SPOOL_BODY_LIST, STRAND_LIST } from '../picklists.ts'
-import { filamentField, finite, idField, knowledgeField, lengthField, nameField, told } from '../fields.ts'
+import { DRYING_AIR_LIST, MATERIAL_LIST, SPOOL_BODY_LIST, STRAND_LIST } from '../picklists.ts'
+import {
+  filamentField,
+  finite,
+  heatingField,
+  idField,
+  knowledgeField,
+  lengthField,
+  nameField,
+  told,
+} from '../fields.ts'
 
 export const WETNESS = [
   'dried today',
@@ -42,6 +51,27 @@ export const spoolKinds = {
   'spool.made': made,
   'spool.changed': v.strictObject({ ...v.partial(v.omit(made, ['where'])).entries, spoolId: idField }),
   'spool.moved': v.strictObject({ spoolId: idField, where: whereabouts }),
+  /** Dried with heat: `at` is when it came out, the heat went on for so long before. */
+  'spool.dried': v.strictObject({
+    spoolId: idField,
+    /** At the spool. */
+    temperatureC: heatingField,
+    hours: finite(0.1, 500),
+    air: v.picklist(DRYING_AIR_LIST),
+    /** Whose air it took in; null: the room of its box. */
+    roomId: v.nullable(idField),
+    /** One of the kit; with the setting it stood at. */
+    heatSourceId: told(idField),
+    dialC: told(heatingField),
+  }),
+  /** Filament and spool on the scale: how much is left. */
+  'spool.weighed': v.strictObject({
+    spoolId: idField,
+    grossG: finite(1, 15_000),
+    scaleErrorG: finite(0.01, 50),
+  }),
+  /** Its outer turns went through a printer. */
+  'spool.printed': v.strictObject({ spoolId: idField, grams: finite(0.1, 10_000) }),
 } as const
 type Payload = Record<string, unknown>
 /** Version 2 knows bags; nothing stored changes. */
