@@ -11,7 +11,7 @@ const started = (): Promise<Estimator> =>
 const estimator: Estimator = {
   report: async (...asked) => (await started()).report(...asked),
   grams: async (...asked) => (await started()).grams(...asked),
-  spools: async (...asked) => (await started()).spools(...asked),
+  spool: async (...asked) => (await started()).spool(...asked),
   firstDay: async (...asked) => (await started()).firstDay(...asked),
   check: async (...asked) => (await started()).check(...asked),
   fresh: async (...asked) => (await started()).fresh(...asked),

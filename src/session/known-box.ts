@@ -38,6 +38,7 @@ function factsTimeMs({ state, nowMs }: JournalView, view: BoxView): number {
     ...view.readings.map(reading => reading.atMs),
     ...readingsOf(state, { in: 'room', roomId: box.roomId }).map(reading => reading.atMs),
     ...view.charges.flatMap(charge => [...charge.heatings, ...charge.weighings].map(event => event.atMs)),
+    ...view.spools.flatMap(spool => [...spool.dryings, ...spool.amounts].map(event => event.atMs)),
     ...[...view.charges, ...view.spools].flatMap(thing => thing.stays.map(stay => stay.fromMs)),
   ]
   return Math.min(nowMs, Math.max(...times.filter(ms => ms <= nowMs)))

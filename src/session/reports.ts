@@ -2,14 +2,15 @@ import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js'
 import { queryOptions, useQuery } from '@tanstack/react-query'
 import type { BoxFacts } from '#core/evidence/facts.ts'
+import type { SpoolAsked } from '#core/spool/spool-report.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import { useJournalTools, type JournalTools } from './journal-context.tsx'
 
 export const WEEKS_WANTED = [4, 8, 16] as const
 
 /** Facts as a query's key: a fingerprint of all they say, taken once. */
-const keys = new WeakMap<BoxFacts, string>()
-function factsKey(facts: BoxFacts | null | undefined): string {
+const keys = new WeakMap<BoxFacts | SpoolAsked, string>()
+function factsKey(facts: BoxFacts | SpoolAsked | null | undefined): string {
   if (!facts) return ''
   const key = keys.get(facts) ?? bytesToHex(sha256(utf8ToBytes(JSON.stringify(facts))))
   keys.set(facts, key)
@@ -19,28 +20,28 @@ function factsKey(facts: BoxFacts | null | undefined): string {
 const estimable = (facts: BoxFacts | null | undefined): facts is BoxFacts =>
   !!facts && facts.charges.length > 0
 
-type What = 'report' | 'grams' | 'spools' | 'first day' | 'fresh'
+type What = 'report' | 'grams' | 'spool' | 'first day' | 'fresh'
 
 /**
- * A result of a box: the one kept where it stands on the same facts and science, else worked out now and kept. What is
+ * A result of a box or a spool: the one kept where it stands on the same facts and science, else worked out now and kept. What is
  * due soonest by what was last known goes first.
  */
 function resultQuery<T>(
   { store, results, scienceVersion }: JournalTools,
   what: What,
-  boxId: string,
-  facts: BoxFacts | null | undefined,
+  id: string,
+  facts: BoxFacts | SpoolAsked | null | undefined,
   workOut: (signal: AbortSignal, dueS: number) => Promise<T>,
 ) {
   const standsOn = `${scienceVersion} ${factsKey(facts)}`
   return queryOptions({
-    queryKey: [what, store.name, boxId, standsOn],
+    queryKey: [what, store.name, id, standsOn],
     networkMode: 'always',
     retry: false,
     staleTime: Infinity,
     structuralSharing: false,
     queryFn: async ({ signal }): Promise<T> => {
-      const name = `${what} ${boxId}`
+      const name = `${what} ${id}`
       const last = await results.last(name)
       // whatever stands under this fingerprint was put there by the same science: it has the shape it gives
       if (last?.standsOn === standsOn) return last.value as T
@@ -78,17 +79,15 @@ export const gramsQuery = (tools: JournalTools, boxId: string, facts: BoxFacts |
   enabled: estimable(facts) && facts.targetRhPercent !== null,
 })
 
-/** The spools of a box ring by ring, once its report says which draws to run them with. */
-export const spoolsQuery = (
+/** A spool as its whole life left it, once the boxes it has been in are reckoned. */
+export const spoolQuery = (
   tools: JournalTools,
-  boxId: string,
-  facts: BoxFacts | null | undefined,
-  report: BoxReport | undefined,
+  spoolId: string,
+  asked: SpoolAsked | null,
+  isReady: boolean,
 ) => ({
-  ...resultQuery(tools, 'spools', boxId, facts, signal =>
-    tools.estimator.spools(facts!, report!.sampleDraws, signal),
-  ),
-  enabled: estimable(facts) && report !== undefined && facts.spools.length > 0,
+  ...resultQuery(tools, 'spool', spoolId, asked, signal => tools.estimator.spool(asked!, signal)),
+  enabled: asked !== null && isReady,
 })
 
 /** What its display should show in the days after it was closed. @param facts as of then */
@@ -103,8 +102,6 @@ export const freshQuery = (tools: JournalTools, boxId: string, facts: BoxFacts |
   enabled: estimable(facts) && facts.targetRhPercent !== null,
 })
 
-export const useSpools = (boxId: string, facts: BoxFacts | null | undefined, report: BoxReport | undefined) =>
-  useQuery(spoolsQuery(useJournalTools(), boxId, facts, report))
 /** @param urgent this box is what the person is looking at: it goes before the others */
 export const useReport = (boxId: string, facts: BoxFacts | null | undefined, urgent = false) =>
   useQuery(reportQuery(useJournalTools(), boxId, facts, urgent))

@@ -59,7 +59,7 @@ export const testMaker: Maker = {
 export const idleEstimator: Estimator = {
   report: () => new Promise(() => {}),
   grams: () => new Promise(() => {}),
-  spools: () => new Promise(() => {}),
+  spool: () => new Promise(() => {}),
   firstDay: () => new Promise(() => {}),
   fresh: () => new Promise(() => {}),
   check: () => new Promise(() => {}),

@@ -5,7 +5,7 @@ import { ensembleOf, gramsOf, type Ensemble } from '#core/estimate/estimate-box.
 import { checkOutcome } from '#core/checks/run-check.ts'
 import { freshHolds } from '#core/estimate/fresh-holds.ts'
 import { firstDay } from '#core/estimate/promise.ts'
-import { spoolDetails } from '#core/estimate/spool-detail.ts'
+import { spoolReport } from '#core/spool/spool-report.ts'
 import type { Estimator, EstimatorCalls } from './protocol.ts'
 
 /** Of the box asked about last: its grams are wanted right after its report, and stand on the same draws. */
@@ -23,7 +23,7 @@ const FRESH_DAYS = [0, 26, 52, 78, 104, 130, 156, 182]
 export const calls: EstimatorCalls = {
   report: facts => ensemble(facts).report,
   grams: (facts, weeks) => gramsOf(facts, ensemble(facts), weeks),
-  spools: (facts, draws) => spoolDetails(facts, draws),
+  spool: asked => spoolReport(asked),
   firstDay: facts => firstDay(facts),
   fresh: facts =>
     freshHolds(
@@ -39,7 +39,7 @@ export const calls: EstimatorCalls = {
 export const sameThreadEstimator: Estimator = {
   report: facts => Promise.resolve().then(() => calls.report(facts)),
   grams: (facts, weeks) => Promise.resolve().then(() => calls.grams(facts, weeks)),
-  spools: (facts, draws) => Promise.resolve().then(() => calls.spools(facts, draws)),
+  spool: asked => Promise.resolve().then(() => calls.spool(asked)),
   firstDay: facts => Promise.resolve().then(() => calls.firstDay(facts)),
   fresh: facts => Promise.resolve().then(() => calls.fresh(facts)),
   check: checks => Promise.resolve().then(() => calls.check(checks)),

@@ -31,7 +31,7 @@ class ChannelWorker {
         return { draws: seed } as unknown as BoxReport
       },
       grams: async () => [],
-      spools: async () => [],
+      spool: async () => null,
       candidates: () => Promise.resolve([]),
       firstDay: async () => ({}) as never,
       fresh: async () => null,

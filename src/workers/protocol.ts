@@ -4,15 +4,14 @@ import type { GramsWanted } from '#core/estimate/grams-wanted.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import type { FreshHolds } from '#core/estimate/fresh-holds.ts'
 import type { FirstDay } from '#core/estimate/promise.ts'
-import type { SpoolDetail } from '#core/estimate/spool-detail.ts'
-import type { DrawValues } from '#core/estimate/unknowns.ts'
+import type { SpoolAsked, SpoolReport } from '#core/spool/spool-report.ts'
 import type { CheckCase, CheckOutcome } from '#core/checks/run-check.ts'
 
 /** What the interface asks of the heavy side. Plain data both ways. */
 export interface EstimatorCalls {
   report(facts: BoxFacts): BoxReport
   grams(facts: BoxFacts, weeks: readonly number[]): GramsWanted[]
-  spools(facts: BoxFacts, draws: readonly DrawValues[]): SpoolDetail[]
+  spool(asked: SpoolAsked): SpoolReport | null
   firstDay(facts: BoxFacts): FirstDay
   fresh(facts: BoxFacts): FreshHolds[] | null
   check(checks: readonly CheckCase[]): CheckOutcome[]
@@ -24,7 +23,8 @@ export interface Estimator {
   /** @param dueS what is due sooner goes first; left out: now */
   report(facts: BoxFacts, signal?: AbortSignal, dueS?: number): Promise<BoxReport>
   grams(facts: BoxFacts, weeks: readonly number[], signal?: AbortSignal): Promise<GramsWanted[]>
-  spools(facts: BoxFacts, draws: readonly DrawValues[], signal?: AbortSignal): Promise<SpoolDetail[]>
+  /** A spool as its whole life left it; null where it has no filament. */
+  spool(asked: SpoolAsked, signal?: AbortSignal, dueS?: number): Promise<SpoolReport | null>
   firstDay(facts: BoxFacts, signal?: AbortSignal): Promise<FirstDay>
   /** How long fresh beads would hold, put in on days of the coming half year; null without a target. */
   fresh(facts: BoxFacts, signal?: AbortSignal, dueS?: number): Promise<FreshHolds[] | null>

@@ -3,11 +3,12 @@ import { input } from '../answer.ts'
 import { fractionFromPercent } from '#units/ratio.ts'
 import { hoursFromSeconds } from '#units/time.ts'
 import { insideVolumeL, type Container, type ContainerSize } from '../container/container.ts'
-import type { BoxReport, SpoolNow } from '../estimate/report.ts'
-import type { SpoolDetail } from '../estimate/spool-detail.ts'
+import type { BoxReport } from '../estimate/report.ts'
+import type { SpoolReport } from '../spool/spool-report.ts'
 import type { Passing, TimeToLimit } from '../ask/spool-time.ts'
 import type { Material } from '../filament/material.ts'
 import { lengthM } from '../filament/rings.ts'
+import type { FilamentDiameterMm } from '../filament/strand.ts'
 import {
   equilibriumMoisturePercent,
   rhHoldingMoisturePercent,
@@ -16,10 +17,10 @@ import {
 import { answer } from './answers.ts'
 
 /** Mean moisture of a spool now. */
-export const spoolMeanAnswer = (spool: SpoolNow, name: string): Answer =>
+export const spoolMeanAnswer = (spool: SpoolReport, name: string): Answer =>
   answer(
     `mean moisture of ${name}`,
-    spool.moisturePercent,
+    spool.mean.middle,
     'wt %',
     'computed',
     'spool-moisture',
@@ -27,14 +28,14 @@ export const spoolMeanAnswer = (spool: SpoolNow, name: string): Answer =>
       input('m_water', 'water in it', spool.waterG, 'g', 'computed'),
       input('m_dry', 'filament, dry', spool.filamentG, 'g', 'told'),
     ],
-    `likely ${spool.spread.low.toFixed(2)}–${spool.spread.high.toFixed(2)} wt %`,
+    `likely ${spool.mean.low.toFixed(2)}–${spool.mean.high.toFixed(2)} wt %`,
   )
 
 /** Moisture of what is printed next: the mean over the full strand, since all of it melts. */
-export const nextPrintAnswer = (detail: SpoolDetail, name: string): Answer =>
+export const nextPrintAnswer = (spool: SpoolReport, name: string): Answer =>
   answer(
     `next print from ${name}`,
-    detail.nextPercent,
+    spool.next.middle,
     'wt %',
     'computed',
     'spool-moisture',
@@ -42,18 +43,23 @@ export const nextPrintAnswer = (detail: SpoolDetail, name: string): Answer =>
       input(
         'm_water',
         'water in the filament printed next',
-        fractionFromPercent(detail.nextPercent) * detail.nextG,
+        fractionFromPercent(spool.next.middle) * spool.nextG,
         'g',
         'computed',
       ),
-      input('m_dry', 'that filament, dry', detail.nextG, 'g', 'computed'),
+      input('m_dry', 'that filament, dry', spool.nextG, 'g', 'computed'),
     ],
-    `likely ${detail.nextSpread.low.toFixed(2)}–${detail.nextSpread.high.toFixed(2)} wt %; the core stands at ${detail.corePercent.toFixed(2)} wt %`,
+    `likely ${spool.next.low.toFixed(2)}–${spool.next.high.toFixed(2)} wt %; the core stands at ${spool.corePercent.toFixed(2)} wt %`,
   )
 
 /** How far in from the outside the winding stands past its limit while the next print as a whole does not. */
-export const lengthPastAnswer = (detail: SpoolDetail, material: Material, name: string): Answer => {
-  const perMetreG = 1 / lengthM(material, detail.diameterMm, 1)
+export const lengthPastAnswer = (
+  detail: SpoolReport,
+  material: Material,
+  diameterMm: FilamentDiameterMm,
+  name: string,
+): Answer => {
+  const perMetreG = 1 / lengthM(material, diameterMm, 1)
   return answer(`filament of ${name} past its limit`, detail.pastM, 'm', 'computed', 'length-past', [
     input('m', 'filament past it, from the outside in', detail.pastM * perMetreG, 'g', 'computed'),
     input('m_1', 'a metre of it', perMetreG, 'g/m', 'computed'),

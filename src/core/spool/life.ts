@@ -55,9 +55,9 @@ export interface SpoolLife {
   /** Of the filament printed next, and of the whole spool, wt %. */
   readonly next: readonly Ranged[]
   readonly mean: readonly Ranged[]
-  readonly now: SpoolNow
+  readonly now: SpoolStateNow
 }
-export interface SpoolNow {
+export interface SpoolStateNow {
   readonly filamentG: Grams
   readonly nextG: Grams
   readonly next: Ranged
@@ -65,6 +65,8 @@ export interface SpoolNow {
   readonly corePercent: WeightPercent
   /** RH each ring is in balance with, from the outside in: what its clocks start from. */
   readonly ringsRhPercent: readonly PercentRh[]
+  /** Ring by ring: the air between the turns, then the strand's shells. */
+  readonly nodesG: ArrayLike<number>
   readonly waterG: Grams
 }
 
@@ -133,6 +135,7 @@ export function spoolLife(facts: SpoolLifeFacts): SpoolLife | null {
       mean: mean.at(-1)!,
       corePercent: middle.corePercent,
       ringsRhPercent: middle.ringsRhPercent,
+      nodesG: middle.water.nodesG,
       waterG: (mean.at(-1)!.middle / 100) * middle.filamentG,
     },
   }
@@ -175,7 +178,7 @@ export function tell(facts: SpoolLifeFacts, telling: Telling): Told | null {
   let end: Pick<Told, 'corePercent' | 'ringsRhPercent'> = { corePercent: 0, ringsRhPercent: [] }
   for (const stretch of stretchesOf(facts, legs)) {
     const { fromS, untilS, printsG } = stretch
-    const run = live(spool, facts, telling, stretch, water)
+    const run = live(spool, facts, telling, stretch, water && { water, rhPercent: end.ringsRhPercent })
     if (!run) return null
     const { network, simulation, startG, takenUpG } = run
     const place = network.spoolPlaces[0]!
@@ -244,7 +247,7 @@ function live(
   { cardboardG, start }: SpoolLifeFacts,
   { damp }: Telling,
   { fromS, untilS, leg }: Stretch,
-  water: SpoolWater | null,
+  came: { readonly water: SpoolWater; readonly rhPercent: SpoolRh } | null,
 ): { network: BoxNetwork; simulation: Simulation; startG: Grams; takenUpG: Grams } | null {
   const wetRhPercent: SpoolRh = betweenRh(start, damp)
   const model: BoxModel = {
@@ -254,11 +257,11 @@ function live(
     spools: [{ ...spool, ...ALWAYS, wetRhPercent, cardboardG, solidsL: 0 }],
     openings: [],
     // a bag's air is soon as its spool has it
-    airRhPercent: leg.air === null ? middleRh(wetRhPercent) : 'room',
+    airRhPercent: leg.air === null ? middleRh(came?.rhPercent ?? wetRhPercent) : 'room',
     surroundings: airOver(leg, damp),
   }
   const plain = boxNetwork(model, { fromS, toS: untilS }, TIME_RINGS)
-  const network = water ? withWater(plain, water) : plain
+  const network = came ? withWater(plain, came.water) : plain
   const place = network.spoolPlaces[0]!
   const initial = Float64Array.from(network.nodes, node => node.initialWaterG)
   const startG = totalG(spoolWaterAt(place, initial, 0))

@@ -13,7 +13,8 @@ import { judge } from '#session/judgement.ts'
 import { useJournalTools, usePreferences } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
 import { knownBox, type KnownBox } from '#session/known-box.ts'
-import { useGrams, useReport, useSpools } from '#session/reports.ts'
+import { useGrams, useReport } from '#session/reports.ts'
+import { useSpoolReports } from '#session/spools/use-spool-reports.ts'
 import { AirLine } from './air-line.tsx'
 import { AnswerLine, BehindAnswer } from '#ui/answer-line.tsx'
 import { BoxFigure } from './box-figure.tsx'
@@ -89,7 +90,7 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
   ])
   const boxC = view.last?.temperatureC ?? report?.temperatureC ?? 20
   const grams = useGrams(view.box.boxId, report ? facts : null)
-  const spools = useSpools(view.box.boxId, facts, report)
+  const spools = useSpoolReports(view.spools)
   const { ref, width } = useElementSize()
   const { zone } = maker
   const judgement = judge(view, report, nowMs)
@@ -205,7 +206,7 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
           {width > 0 && <HistoryChart key={String(dark)} data={history} width={width} height={158} />}
         </Suspense>
       </section>
-      {report && <SpoolRow view={view} report={report} details={spools.data} failed={spools.isError} />}
+      {report && <SpoolRow view={view} spools={spools} />}
       <p className={hand.pageFoot}>
         <Link to={`${base}/entries?box=${view.box.boxId}`} className={hand.worded}>
           Everything entered for {view.box.name}

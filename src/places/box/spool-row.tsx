@@ -1,3 +1,4 @@
+import { Link } from 'react-router'
 import { heldAtTarget } from '#core/verdict/held-at-target.ts'
 import {
   endsAtAnswer,
@@ -7,34 +8,29 @@ import {
   passingAnswer,
   spoolMeanAnswer,
 } from '#core/answers/box-answers.ts'
-import type { BoxReport } from '#core/estimate/report.ts'
-import type { SpoolDetail } from '#core/estimate/spool-detail.ts'
+import type { SpoolReport } from '#core/spool/spool-report.ts'
 import type { Material } from '#core/filament/material.ts'
 import type { TimeToLimit } from '#core/ask/spool-time.ts'
 import { NEXT_PRINT_G } from '#core/filament/rings.ts'
-import { spoolWord, type SpoolWord } from '#core/verdict/spool.ts'
+import { spoolWord } from '#core/verdict/spool.ts'
 import { daysFromSeconds, hoursFromSeconds } from '#units/time.ts'
 import type { BoxView } from '#journal/box-view.ts'
-import type { SpoolRecord } from '#journal/state.ts'
+import type { KnownSpool } from '#session/spools/use-spool-reports.ts'
 import { Figure } from '#ui/figure.tsx'
-import { HatchDefs, hatchId } from '#draw/hatch.tsx'
+import { HatchDefs } from '#draw/hatch.tsx'
+import { SpoolRing } from '#draw/spool-ring.tsx'
 import { inHundredths, inTenths, inWhole, THIN } from '#ui/format.ts'
-import { usePreferences } from '#session/journal-context.tsx'
+import { useJournalTools, usePreferences } from '#session/journal-context.tsx'
 import css from './box.module.css'
 import hand from '#ui/hand.module.css'
-import pen from '#draw/pen.module.css'
 
 /** Every spool inside: the words for its next print and its mean, and how long it stays printable or needs to dry. */
 export function SpoolRow({
   view,
-  report,
-  details,
-  failed,
+  spools,
 }: {
   readonly view: BoxView
-  readonly report: BoxReport
-  readonly details: readonly SpoolDetail[] | undefined
-  readonly failed: boolean
+  readonly spools: readonly KnownSpool[]
 }) {
   const { dark } = usePreferences()
   return (
@@ -43,15 +39,8 @@ export function SpoolRow({
         <HatchDefs spools={view.spools} dark={dark} />
       </svg>
       <ul className={css.spoolRow}>
-        {view.spools.map(spool => (
-          <SpoolItem
-            key={spool.spoolId}
-            view={view}
-            spool={spool}
-            report={report}
-            details={details}
-            failed={failed}
-          />
+        {spools.map(known => (
+          <SpoolItem key={known.spool.spoolId} view={view} known={known} />
         ))}
       </ul>
       <p className={`${hand.aside} ${hand.small}`} data-wraps>
@@ -62,74 +51,67 @@ export function SpoolRow({
   )
 }
 
-const isOf = (spool: SpoolRecord) => (item: { readonly id: string }) => item.id === spool.spoolId
-
-function SpoolItem({
-  view,
-  spool,
-  report,
-  details,
-  failed,
-}: {
-  readonly view: BoxView
-  readonly spool: SpoolRecord
-  readonly report: BoxReport
-  readonly details: readonly SpoolDetail[] | undefined
-  readonly failed: boolean
-}) {
+function SpoolItem({ view, known }: { readonly view: BoxView; readonly known: KnownSpool }) {
+  const { spool, report, error } = known
+  const { base } = useJournalTools()
   const material = view.materials[spool.material]
-  const now = report.spools.find(isOf(spool))
-  const detail = details?.find(isOf(spool))
-  if (!now) return null
-  const mean = spoolMeanAnswer(now, spool.name)
-  const next = detail && nextPrintAnswer(detail, spool.name)
+  const mean = report && spoolMeanAnswer(report, spool.name)
+  const next = report && nextPrintAnswer(report, spool.name)
   const nextWord = next ? spoolWord(material, next.value) : null
-  const meanWord = spoolWord(material, mean.value)
+  const meanWord = mean ? spoolWord(material, mean.value) : null
   const held = heldAtTarget(material)
   return (
     <li className={css.spoolItem}>
-      <SpoolRing spool={spool} word={nextWord ?? meanWord} />
+      <SpoolRing spool={spool} word={nextWord} />
       <div>
         <p className={css.spoolName} data-part="spool-name">
-          {spool.name}
+          <Link to={`${base}/spools/${spool.spoolId}`} className={css.spoolLink}>
+            {spool.name}
+          </Link>
         </p>
-        {next && detail ? (
+        {next && report ? (
           <p
             className={nextWord === 'expect trouble' ? hand.trouble : undefined}
             data-wraps={nextWord === 'expect trouble' || undefined}
           >
-            {detail.nextG < NEXT_PRINT_G ? 'what is left' : 'next print'}: {nextWord}{' '}
+            {report.nextG < NEXT_PRINT_G ? 'what is left' : 'next print'}: {nextWord}{' '}
             <Figure answer={next} className={hand.small}>
               {inHundredths(next.value)}
-              {THIN}% <Range spread={detail.nextSpread} />
+              {THIN}% <Range spread={report.next} />
             </Figure>
           </p>
         ) : (
           <p className={hand.aside} data-wraps>
-            {failed ? 'the next print could not be reckoned' : 'the next print: reckoning …'}
+            {error
+              ? 'its moisture could not be reckoned'
+              : report === null
+                ? 'nothing is left on it'
+                : 'the next print: reckoning …'}
           </p>
         )}
-        <p
-          className={meanWord === 'expect trouble' ? hand.trouble : undefined}
-          data-wraps={meanWord === 'expect trouble' || undefined}
-        >
-          mean: {meanWord}{' '}
-          <Figure answer={mean} className={hand.small}>
-            {inHundredths(mean.value)}
-            {THIN}% <Range spread={now.spread} />
-          </Figure>
-        </p>
-        {detail && detail.pastM >= 1 && (
+        {mean && report && (
+          <p
+            className={meanWord === 'expect trouble' ? hand.trouble : undefined}
+            data-wraps={meanWord === 'expect trouble' || undefined}
+          >
+            mean: {meanWord}{' '}
+            <Figure answer={mean} className={hand.small}>
+              {inHundredths(mean.value)}
+              {THIN}% <Range spread={report.mean} />
+            </Figure>
+          </p>
+        )}
+        {report && report.pastM >= 1 && (
           <p className={`${hand.aside} ${hand.small}`} data-wraps>
             only the first{' '}
-            <Figure answer={lengthPastAnswer(detail, material, spool.name)}>
-              {inWhole(detail.pastM)}
+            <Figure answer={lengthPastAnswer(report, material, spool.strandMm ?? 1.75, spool.name)}>
+              {inWhole(report.pastM)}
               {THIN}m
             </Figure>{' '}
             are past what prints bear
           </p>
         )}
-        {detail && <Lasts detail={detail} material={material} name={spool.name} />}
+        {report && <Lasts report={report} material={material} name={spool.name} />}
         {held.cleanHoldingRhPercent < LOWEST_BOX_PERCENT && held.word !== 'clean' && (
           <p className={`${hand.aside} ${hand.small}`} data-wraps>
             no box keeps it clean, its target slows it: clean below{' '}
@@ -177,17 +159,17 @@ const Range = ({ spread }: { readonly spread: { readonly low: number; readonly h
 
 /** How long it prints from the closed box and in the open room; or how long it dries. */
 function Lasts({
-  detail,
+  report,
   material,
   name,
 }: {
-  readonly detail: SpoolDetail
+  readonly report: SpoolReport
   readonly material: Material
   readonly name: string
 }) {
-  const { here, open, limitPercent } = detail
+  const { here, open, limitPercent } = report
   if (limitPercent === null || !here) return <p>prints at any time</p>
-  if (detail.nextPercent > limitPercent)
+  if (report.next.middle > limitPercent)
     return here.passing ? (
       <p>
         dries in here in <Lasting time={here} quantity={`${name} dries in here in`} />
@@ -195,7 +177,7 @@ function Lasts({
     ) : (
       <p>
         does not dry in here: ends at{' '}
-        <Figure answer={endsAtAnswer(material, name, detail.boxRhPercent)}>
+        <Figure answer={endsAtAnswer(material, name, report.hereRhPercent!)}>
           {inHundredths(here.endsAtPercent)}
           {THIN}%
         </Figure>
@@ -249,32 +231,5 @@ function Lasting({ time, quantity }: { readonly time: TimeToLimit; readonly quan
         </span>
       )}
     </Figure>
-  )
-}
-
-/** The turns printed next as a ring: thin ink, water, or water with bubbles. The word stands beside it. */
-function SpoolRing({ spool, word }: { readonly spool: SpoolRecord; readonly word: SpoolWord }) {
-  return (
-    <svg width="56" height="56" viewBox="-28 -28 56 56" aria-hidden="true">
-      <circle r="22" fill={`url(#${hatchId(spool.material, spool.colour)})`} className={pen.windingEdge} />
-      <circle r="12" className={pen.flange} />
-      <circle r="6.5" className={pen.flangeHole} />
-      {word === 'clean' && <circle r="25.5" className={css.ringClean} />}
-      {word === 'usable' && <circle r="25" className={css.ringUsable} />}
-      {word === 'expect trouble' && (
-        <>
-          <circle r="24" className={css.ringTrouble} />
-          {[0, 1, 2, 3, 4, 5, 6, 7].map(i => (
-            <circle
-              key={i}
-              cx={24 * Math.cos(i * 0.785 + 0.3)}
-              cy={24 * Math.sin(i * 0.785 + 0.3)}
-              r={i % 2 ? 1.3 : 1.9}
-              className={css.ringBubble}
-            />
-          ))}
-        </>
-      )}
-    </svg>
   )
 }

@@ -1,0 +1,92 @@
+import type { Celsius, Grams, PercentRh, WeightPercent } from '#units/quantity.ts'
+import { secondsFromDays } from '#units/time.ts'
+import { steadyAir, timeToLimit, type TimeToLimit } from '../ask/spool-time.ts'
+import { gramsPast, lengthM, ringMassesG } from '../filament/rings.ts'
+import { equilibriumMoisturePercent } from '../filament/sorption.ts'
+import { spoolLife, type Ranged, type SpoolLife, type SpoolLifeFacts } from './life.ts'
+
+/** Air as it stands now and is taken to stay. */
+export interface StandingAir {
+  readonly temperatureC: Celsius
+  readonly rhPercent: PercentRh
+}
+/** Everything the interface asks of one spool: plain data, fit for a message. */
+export interface SpoolAsked {
+  readonly life: SpoolLifeFacts
+  /** Where it is; null: sealed in its bag, or used up. */
+  readonly here: StandingAir | null
+  readonly room: StandingAir | null
+}
+
+/** A spool looked at ring by ring, as its whole life left it. */
+export interface SpoolReport {
+  readonly id: string
+  readonly course: Pick<SpoolLife, 'atS' | 'next' | 'mean'>
+  readonly filamentG: Grams
+  readonly waterG: Grams
+  /** Mean over the full strand of the next print's filament: what its word is judged on. */
+  readonly nextG: Grams
+  readonly next: Ranged
+  readonly mean: Ranged
+  readonly corePercent: WeightPercent
+  /** Metres from the outside in that stand past the limit while the next print as a whole does not; else 0. */
+  readonly pastM: number
+  /** The limit above which prints usually suffer; null where they never do: then there are no times. */
+  readonly limitPercent: WeightPercent | null
+  /** The next print in the air it is in: how long it stays printable, or how long the spool dries; null: no air, or no limit. */
+  readonly here: TimeToLimit | null
+  /** The next print in the open room; null where it is past its limit already. */
+  readonly open: TimeToLimit | null
+  readonly hereRhPercent: PercentRh | null
+}
+
+const LOOKS_AHEAD_S = secondsFromDays(200)
+
+/** @returns null where there is no filament, or a run did not finish */
+export function spoolReport({ life: facts, here, room }: SpoolAsked): SpoolReport | null {
+  const life = spoolLife(facts)
+  if (!life) return null
+  const { now } = life
+  const { material, diameterMm } = facts.spool
+  const limitPercent = material.troubleAbovePercent
+  const isPast = limitPercent !== null && now.next.middle > limitPercent
+  const spool = { ...facts.spool, filamentG: now.filamentG }
+  const inAir = (air: StandingAir | null): TimeToLimit | null =>
+    limitPercent === null || air === null
+      ? null
+      : timeToLimit(
+          {
+            spool,
+            wetRhPercent: now.ringsRhPercent,
+            air: steadyAir(air.temperatureC, air.rhPercent),
+          },
+          // uptake is judged on the next print, drying on the mean
+          isPast ? 'mean' : 'next',
+          limitPercent,
+          equilibriumMoisturePercent(material, air.rhPercent),
+          LOOKS_AHEAD_S,
+        )
+  const layout = {
+    id: spool.id,
+    first: 0,
+    ringMassG: ringMassesG({ ...spool, slitShare: 0, rings: now.ringsRhPercent.length }),
+  }
+  return {
+    id: spool.id,
+    course: { atS: life.atS, next: life.next, mean: life.mean },
+    filamentG: now.filamentG,
+    waterG: now.waterG,
+    nextG: now.nextG,
+    next: now.next,
+    mean: now.mean,
+    corePercent: now.corePercent,
+    pastM:
+      limitPercent === null || isPast
+        ? 0
+        : lengthM(material, diameterMm, gramsPast(layout, now.nodesG, limitPercent)),
+    limitPercent,
+    here: inAir(here),
+    open: isPast ? null : inAir(room),
+    hereRhPercent: here?.rhPercent ?? null,
+  }
+}

@@ -1,0 +1,74 @@
+import { useQueries } from '@tanstack/react-query'
+import { useMemo } from 'react'
+import type { SpoolReport } from '#core/spool/spool-report.ts'
+import type { SpoolRecord } from '#journal/state.ts'
+import { useJournalTools } from '../journal-context.tsx'
+import { useJournal } from '../journal-query.ts'
+import type { JournalView } from '../journal-view.ts'
+import { knownBox, type KnownBox } from '../known-box.ts'
+import { reportQuery, spoolQuery } from '../reports.ts'
+import { boxesOfSpool, spoolAsked } from './spool-asked.ts'
+
+export interface KnownSpool {
+  readonly spool: SpoolRecord
+  /** undefined while it is reckoned; null where nothing can be: no filament, or a run that did not finish. */
+  readonly report: SpoolReport | null | undefined
+  readonly error: Error | null
+}
+
+const DAY_MS = 86_400_000
+
+/** The time a spool is reckoned for: the day begun, its box's time, or the last thing that happened to it since. */
+function spoolTimeMs({ nowMs }: JournalView, spool: SpoolRecord, boxes: readonly KnownBox[]): number {
+  const times = [
+    Math.floor(nowMs / DAY_MS) * DAY_MS,
+    spool.madeMs,
+    ...boxes.flatMap(({ facts }) => (facts ? [facts.nowS * 1000] : [])),
+    ...[...spool.dryings, ...spool.amounts].map(one => one.atMs),
+    ...spool.whereabouts.map(one => one.fromMs),
+  ]
+  return times.filter(ms => ms <= nowMs).reduce((last, ms) => Math.max(last, ms), 0)
+}
+
+/** Spools, each as its whole life left it; the boxes they have been in are reckoned first. */
+export function useSpoolReports(spools: readonly SpoolRecord[]): KnownSpool[] {
+  const journal = useJournal()
+  const tools = useJournalTools()
+  const boxIds = useMemo(
+    () => [...new Set(spools.flatMap(spool => boxesOfSpool(spool, journal.nowMs)))],
+    [spools, journal],
+  )
+  const boxes = boxIds.flatMap(id => knownBox(journal, id) ?? [])
+  const reports = useQueries({
+    queries: boxes.map(({ view, facts }) => reportQuery(tools, view.box.boxId, facts)),
+  })
+  const isDone = new Map(boxes.map(({ view }, i) => [view.box.boxId, !reports[i]!.isLoading]))
+  const pastOf = new Map(boxes.map(({ view }, i) => [view.box.boxId, reports[i]!.data?.past]))
+  const stamp = reports.map(one => one.dataUpdatedAt).join()
+  const asked = useMemo(
+    () =>
+      spools.map(spool => {
+        const of = boxesOfSpool(spool, journal.nowMs)
+        const itsBoxes = boxes.filter(({ view }) => of.includes(view.box.boxId))
+        return spoolAsked(journal.state, spool, spoolTimeMs(journal, spool, itsBoxes), id => pastOf.get(id))
+      }),
+    // boxes and their reports are lists anew at every drawing; what is in them changes with these
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [spools, journal, stamp],
+  )
+  const found = useQueries({
+    queries: spools.map((spool, i) =>
+      spoolQuery(
+        tools,
+        spool.spoolId,
+        asked[i]!,
+        boxesOfSpool(spool, journal.nowMs).every(id => isDone.get(id) ?? true),
+      ),
+    ),
+  })
+  return spools.map((spool, i) => ({
+    spool,
+    report: asked[i] === null ? null : found[i]!.data,
+    error: found[i]!.error,
+  }))
+}
