@@ -142,6 +142,7 @@ export function sparesDrafts(nowMs: number): Draft[] {
       body: 'board',
       maker: 'Slipway',
     }),
+    ...lives(nowMs, spool),
     display('skeg', 'Skeg’s display'),
     display('launch', 'Launch’s display'),
     display('cox', 'Cox’s display'),
@@ -162,5 +163,40 @@ export function sparesDrafts(nowMs: number): Draft[] {
     { kind: 'scale.made', atMs, payload: { scaleId: 'bench-scale', name: 'Bench scale', stepG: 0.1 } },
     { kind: 'scale.made', atMs, payload: { scaleId: 'club-scale', name: 'Club scale', stepG: 1 } },
     ...heatDrafts(atMs, nowMs),
+  ]
+}
+
+/** Three more that stand about: one dried a while ago and on the printer since, one left on it, one dried yesterday. */
+function lives(
+  nowMs: number,
+  spool: (n: number, payload: Partial<Extract<Draft, { kind: 'spool.made' }>['payload']>) => Draft,
+): Draft[] {
+  const moved = (n: number, daysAgo: number, at: 'open' | 'printer' | 'bag'): Draft => ({
+    kind: 'spool.moved',
+    atMs: nowMs - daysAgo * DAY,
+    payload: { spoolId: `spare-spool-${n}`, where: { at } },
+  })
+  const dried = (n: number, daysAgo: number, temperatureC: number, hours: number): Draft => ({
+    kind: 'spool.dried',
+    atMs: nowMs - daysAgo * DAY,
+    payload: { spoolId: `spare-spool-${n}`, temperatureC, hours, air: 'vented', roomId: null },
+  })
+  return [
+    spool(4, { name: 'PA12 tarn', material: 'PA12', colour: 'slate', filamentG: 780, body: 'plastic' }),
+    moved(4, 19, 'open'),
+    dried(4, 11.5, 78, 9),
+    moved(4, 11.4, 'bag'),
+    moved(4, 0.45, 'printer'),
+    {
+      kind: 'spool.printed',
+      atMs: nowMs - 0.3 * DAY,
+      payload: { spoolId: 'spare-spool-4', grams: 84 },
+    },
+    spool(5, { name: 'PETG gull', material: 'PETG', colour: 'chalk', filamentG: 870 }),
+    moved(5, 0.25, 'printer'),
+    spool(6, { name: 'TPU otter', material: 'TPU', colour: 'umber', filamentG: 540, emptyG: 180 }),
+    moved(6, 6, 'open'),
+    dried(6, 3.6, 55, 7),
+    moved(6, 3.5, 'bag'),
   ]
 }

@@ -81,6 +81,8 @@ const PAGES = [
   '/renew/back',
   '/renew/heat/launch-beads',
   '/kit/beads/launch-beads',
+  '/spools',
+  '/spools/launch-spool-1',
   '/kit',
   '/entries',
   '/files',

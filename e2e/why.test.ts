@@ -24,7 +24,7 @@ const looseNumbers = (page: Page): Promise<string[]> =>
       const isName = /^(PA|PLA|PET|Box )\d+(-CF|-GF)?$/.test(text.trim())
       // a day of the plan leads to the plan, which says why that day
       const apart = walker.currentNode.parentElement?.closest(
-        '[data-quantity], a[href*="/renew"], [data-part="legend"], [data-part="history"], [data-part="ink-small"], [data-part="spool-name"], [data-part="ledger-name"], [data-part="slip-name"]',
+        '[data-quantity], a[href*="/renew"], [data-part="legend"], [data-part="history"], [data-part="ink-small"], [data-part="spool-name"], [data-part="spool-facts"], [data-part="life-line"], [data-part="moisture"], [data-part="ledger-name"], [data-part="slip-name"]',
       )
       if (/\d/.test(text.replaceAll(/PA6|PA66|PA11|PA12/g, '')) && !isName && !apart) loose.push(text)
     }
@@ -109,6 +109,19 @@ test.each(['launch', 'skeg', 'bilge', 'thole', 'stroke'])(
     await page.close()
   },
   150_000,
+)
+
+test.each(['spare-spool-4', 'launch-spool-1'])(
+  'every number on the page of %s',
+  async spool => {
+    const page = await stage.open(`/demo/spools/${spool}`)
+    await settled(page)
+    expect(await looseNumbers(page)).toEqual([])
+    check(await openEvery(page), 3)
+    expect(problemsOf(page)).toEqual([])
+    await page.close()
+  },
+  90_000,
 )
 
 test('what a heating would leave, and the floor it sets', async () => {

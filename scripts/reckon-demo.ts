@@ -10,6 +10,10 @@ try {
   await page.evaluate(() => (location.hash = '#/demo/renew'))
   await page.waitForSelector('[data-place="renew"][data-standing]', { timeout: 120_000 })
   await settled(page)
+  // and every spool
+  await page.evaluate(() => (location.hash = '#/demo/spools'))
+  await page.waitForSelector('[data-place="spools"]')
+  await settled(page)
   await keepReckoned(page)
 } finally {
   await stage.close()

@@ -18,7 +18,8 @@ const SHOTS: readonly { name: string; hash: string; options?: OpenOptions }[] = 
   { name: 'kit', hash: '/demo/kit' },
   { name: 'heat-these', hash: '/demo/renew/heat/stroke-beads' },
   { name: 'beads', hash: '/demo/kit/beads/spare-beads-1' },
-  { name: 'build', hash: '/demo/build/coxless' },
+  { name: 'spools', hash: '/demo/spools' },
+  { name: 'spool', hash: '/demo/spools/spare-spool-4' },
   { name: 'build-arrange', hash: '/demo/build/coxless/arrange' },
   { name: 'build-drill', hash: '/demo/build/coxless/drill' },
   { name: 'build-step-phone', hash: '/demo/build/coxless/bench', options: PHONE },
@@ -34,7 +35,8 @@ try {
     const page = await stage.open(hash, { search: TODAY, zone: 'UTC', ...options })
     await settled(page)
     if (name === 'wrong') await page.waitForSelector('[role=img] svg path')
-    if (name === 'build' || name === 'build-arrange')
+    if (name === 'spool') await page.waitForSelector('[data-part="moisture"] svg path')
+    if (name === 'build-arrange')
       await page.waitForFunction(
         () => /[Tt]akes/.test(document.querySelector('h1')?.textContent ?? ''),
         {},

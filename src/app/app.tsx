@@ -25,6 +25,7 @@ const RenewPlace = lazy(() => import('../places/renew/renew-place.tsx'))
 const HeatingPlace = lazy(() => import('../places/heating/heating-place.tsx'))
 const BeadsPlace = lazy(() => import('../places/beads/beads-place.tsx'))
 const HeatPlace = lazy(() => import('../places/heat/heat-place.tsx'))
+const SpoolsPlace = lazy(() => import('../places/spools/spools-place.tsx'))
 const BuildPlace = lazy(() => import('../places/build/build-place.tsx'))
 const FirstUsePlace = lazy(() => import('../places/first-use/first-use-place.tsx'))
 
@@ -45,6 +46,7 @@ const places = [
   { path: 'renew/:page?/:id?', element: <RenewPlace /> },
   { path: 'kit/beads/:id', element: <BeadsPlace /> },
   { path: 'kit/heat', element: <HeatPlace /> },
+  { path: 'spools/:spoolId?', element: <SpoolsPlace /> },
   { path: 'build/:planId?/:step?', element: <BuildPlace /> },
   { path: 'start', element: <FirstUsePlace /> },
 ]

@@ -6,6 +6,7 @@ import css from './shell.module.css'
 
 /** Places beside the shelf, in the order they are walked. */
 export const PLACES = [
+  { path: 'spools', word: 'Spools' },
   { path: 'renew', word: 'Renew' },
   { path: 'build', word: 'Build' },
   { path: 'kit', word: 'Kit' },

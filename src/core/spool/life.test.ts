@@ -2,7 +2,9 @@ import { describe, expect, test } from '@jest/globals'
 import { secondsFromDays, secondsFromHours } from '#units/time.ts'
 import { heatedRhPercent } from '../ask/heated-air.ts'
 import { moistureInAir, steadyAir } from '../ask/spool-time.ts'
+import { seededRandom } from '../estimate/random.ts'
 import { MATERIALS } from '../filament/catalogue.ts'
+import { MATERIAL_IDS } from '../filament/material.ts'
 import { equilibriumMoisturePercent } from '../filament/sorption.ts'
 import { USUAL_SPOOL } from '../filament/winding.ts'
 import { spoolLife, tell, type Leg, type SpoolLifeFacts } from './life.ts'
@@ -114,5 +116,45 @@ describe('a spool’s life', () => {
     expect(known.middle).toBeLessThan(known.high)
     expect(open.high - open.low).toBeGreaterThan(known.high - known.low)
   })
+  test('any material through any way: finished, its range in order, its water all accounted for', () => {
+    const random = seededRandom(4)
+    const between = (low: number, high: number) => low + (high - low) * random.uniform()
+    for (let n = 0; n < 40; n++) {
+      const legs: Leg[] = []
+      let atS = 0
+      for (let i = 0; i < 1 + (n % 6); i++) {
+        const isHot = random.uniform() < 0.25
+        const spanS = isHot ? secondsFromHours(between(1, 13)) : day(60 * random.uniform() ** 2)
+        const temperatureC = isHot ? between(45, 105) : between(-5, 30)
+        const points = Array.from({ length: 1 + Math.floor(between(0, 40)) }, (_, j) => {
+          const middle = between(0, isHot ? 10 : 90)
+          return {
+            atS: atS + (spanS * j) / 41,
+            temperatureC,
+            rhPercent: { low: 0.8 * middle, middle, high: 1.1 * middle },
+          }
+        })
+        legs.push({ untilS: atS + spanS, temperatureC, air: random.uniform() < 0.15 ? null : points })
+        atS += spanS
+      }
+      const facts = life(legs, {
+        spool: {
+          ...life([]).spool,
+          material: MATERIALS[MATERIAL_IDS[n % MATERIAL_IDS.length]!],
+          diameterMm: n % 5 === 0 ? 2.85 : 1.75,
+        },
+        filamentG: between(20, 1000),
+        cardboardG: n % 3 === 0 ? 200 : 0,
+        start: { low: 10, high: 40 },
+        prints: [0.3, 0.6].map(share => ({ atS: share * atS, grams: between(1, 150) })),
+      })
+      const now = spoolLife(facts)?.now
+      expect([n, now === undefined]).toEqual([n, false])
+      expect(now!.next.low).toBeLessThanOrEqual(now!.next.middle)
+      expect(now!.next.middle).toBeLessThanOrEqual(now!.next.high)
+      const { startG, takenUpG, printedG, endG } = tell(facts, MIDDLE)!.books
+      expect(Math.abs(startG + takenUpG - printedG - endG)).toBeLessThan(1e-8 * (startG + Math.abs(takenUpG)))
+    }
+  }, 60_000)
   test('no filament, no life', () => expect(spoolLife(life(WAY, { filamentG: 0 }))).toBeNull())
 })

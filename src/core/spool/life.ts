@@ -70,9 +70,10 @@ export interface SpoolStateNow {
   readonly waterG: Grams
 }
 
-/** Free air of the bag or of whatever stands round it: its own way out is wide open, or shut. */
-const AROUND_L = 2
-const WIDE_OPEN_L_PER_H = 1e7
+/** Free air in a bag; and air that a spool cannot change: so much of it, and changed so fast. */
+const BAG_L = 2
+const AROUND_L = 10
+const WIDE_OPEN_L_PER_H = 1e5
 const POINTS_A_LEG = 24
 
 /** One telling of a life: everything that is not known set to one value. */
@@ -251,8 +252,17 @@ function live(
 ): { network: BoxNetwork; simulation: Simulation; startG: Grams; takenUpG: Grams } | null {
   const wetRhPercent: SpoolRh = betweenRh(start, damp)
   const model: BoxModel = {
-    insideL: AROUND_L,
-    inlets: [{ by: 'open', conductanceLPerH: leg.air === null ? 0 : WIDE_OPEN_L_PER_H }],
+    insideL: leg.air === null ? BAG_L : AROUND_L,
+    // the air turns at its points: a step that ran over one would be tried again and again
+    inlets: [
+      {
+        by: 'open',
+        conductanceLPerH: leg.air === null ? 0 : WIDE_OPEN_L_PER_H,
+        later: (leg.air ?? [])
+          .filter(({ atS }) => atS > fromS && atS < untilS)
+          .map(({ atS }) => ({ atS, conductanceLPerH: WIDE_OPEN_L_PER_H })),
+      },
+    ],
     charges: [],
     spools: [{ ...spool, ...ALWAYS, wetRhPercent, cardboardG, solidsL: 0 }],
     openings: [],

@@ -1,22 +1,17 @@
 import { Link } from 'react-router'
 import { heldAtTarget } from '#core/verdict/held-at-target.ts'
 import {
-  endsAtAnswer,
   holdingRhAnswer,
   lengthPastAnswer,
   nextPrintAnswer,
-  passingAnswer,
   spoolMeanAnswer,
 } from '#core/answers/box-answers.ts'
-import type { SpoolReport } from '#core/spool/spool-report.ts'
-import type { Material } from '#core/filament/material.ts'
-import type { TimeToLimit } from '#core/ask/spool-time.ts'
 import { NEXT_PRINT_G } from '#core/filament/rings.ts'
 import { spoolWord } from '#core/verdict/spool.ts'
-import { daysFromSeconds, hoursFromSeconds } from '#units/time.ts'
 import type { BoxView } from '#journal/box-view.ts'
 import type { KnownSpool } from '#session/spools/use-spool-reports.ts'
 import { Figure } from '#ui/figure.tsx'
+import { MoistureRange, SpoolLasts } from '#ui/spool-lasts.tsx'
 import { HatchDefs } from '#draw/hatch.tsx'
 import { SpoolRing } from '#draw/spool-ring.tsx'
 import { inHundredths, inTenths, inWhole, THIN } from '#ui/format.ts'
@@ -77,7 +72,7 @@ function SpoolItem({ view, known }: { readonly view: BoxView; readonly known: Kn
             {report.nextG < NEXT_PRINT_G ? 'what is left' : 'next print'}: {nextWord}{' '}
             <Figure answer={next} className={hand.small}>
               {inHundredths(next.value)}
-              {THIN}% <Range spread={report.next} />
+              {THIN}% <MoistureRange spread={report.next} />
             </Figure>
           </p>
         ) : (
@@ -97,7 +92,7 @@ function SpoolItem({ view, known }: { readonly view: BoxView; readonly known: Kn
             mean: {meanWord}{' '}
             <Figure answer={mean} className={hand.small}>
               {inHundredths(mean.value)}
-              {THIN}% <Range spread={report.mean} />
+              {THIN}% <MoistureRange spread={report.mean} />
             </Figure>
           </p>
         )}
@@ -111,7 +106,7 @@ function SpoolItem({ view, known }: { readonly view: BoxView; readonly known: Kn
             are past what prints bear
           </p>
         )}
-        {report && <Lasts report={report} material={material} name={spool.name} />}
+        {report && <SpoolLasts report={report} material={material} name={spool.name} at="box" />}
         {held.cleanHoldingRhPercent < LOWEST_BOX_PERCENT && held.word !== 'clean' && (
           <p className={`${hand.aside} ${hand.small}`} data-wraps>
             no box keeps it clean, its target slows it: clean below{' '}
@@ -150,86 +145,3 @@ function SpoolItem({ view, known }: { readonly view: BoxView; readonly known: Kn
 
 /** An ordinary box with beads in it comes down to about this. */
 const LOWEST_BOX_PERCENT = 5
-
-const Range = ({ spread }: { readonly spread: { readonly low: number; readonly high: number } }) => (
-  <span className={hand.pencil}>
-    ({inHundredths(spread.low)}–{inHundredths(spread.high)})
-  </span>
-)
-
-/** How long it prints from the closed box and in the open room; or how long it dries. */
-function Lasts({
-  report,
-  material,
-  name,
-}: {
-  readonly report: SpoolReport
-  readonly material: Material
-  readonly name: string
-}) {
-  const { here, open, limitPercent } = report
-  if (limitPercent === null || !here) return <p>prints at any time</p>
-  if (report.next.middle > limitPercent)
-    return here.passing ? (
-      <p>
-        dries in here in <Lasting time={here} quantity={`${name} dries in here in`} />
-      </p>
-    ) : (
-      <p>
-        does not dry in here: ends at{' '}
-        <Figure answer={endsAtAnswer(material, name, report.hereRhPercent!)}>
-          {inHundredths(here.endsAtPercent)}
-          {THIN}%
-        </Figure>
-      </p>
-    )
-  return (
-    <>
-      <p>
-        from the closed box:{' '}
-        {here.passing ? (
-          <Lasting time={here} quantity={`${name} prints from the closed box for`} />
-        ) : (
-          'no limit'
-        )}
-      </p>
-      <p>
-        in the open room:{' '}
-        {open?.passing ? (
-          <Lasting time={open} quantity={`${name} prints in the open room for`} />
-        ) : (
-          'no limit'
-        )}
-      </p>
-    </>
-  )
-}
-
-/** Hours below two days, then days; with the range that the winding leaves open. */
-function Lasting({ time, quantity }: { readonly time: TimeToLimit; readonly quantity: string }) {
-  const inDays = time.usual! >= 2 * 86_400
-  const count = (seconds: number) =>
-    inDays
-      ? inWhole(daysFromSeconds(seconds))
-      : hoursFromSeconds(seconds) < 3
-        ? inTenths(hoursFromSeconds(seconds))
-        : inWhole(hoursFromSeconds(seconds))
-  const [low, middle, high] = [
-    count(time.early!),
-    count(time.usual!),
-    time.late === null ? 'never' : count(time.late),
-  ]
-  return (
-    <Figure answer={passingAnswer(quantity, time, time.passing!)} className={hand.small}>
-      {middle}
-      {THIN}
-      {inDays ? 'days' : 'h'}
-      {low !== high && (
-        <span className={hand.pencil}>
-          {' '}
-          ({low}–{high})
-        </span>
-      )}
-    </Figure>
-  )
-}

@@ -16,12 +16,17 @@ export interface KnownSpool {
   readonly error: Error | null
 }
 
-const DAY_MS = 86_400_000
+const HOUR_MS = 3_600_000
+const DAY_MS = 24 * HOUR_MS
 
-/** The time a spool is reckoned for: the day begun, its box's time, or the last thing that happened to it since. */
+/** In the open it changes by the hour, elsewhere by the day. */
+const stepMs = ({ where }: SpoolRecord): number =>
+  where.at === 'open' || where.at === 'printer' ? HOUR_MS : DAY_MS
+
+/** The time a spool is reckoned for: the hour or day begun, its box's time, or the last thing that happened to it since. */
 function spoolTimeMs({ nowMs }: JournalView, spool: SpoolRecord, boxes: readonly KnownBox[]): number {
   const times = [
-    Math.floor(nowMs / DAY_MS) * DAY_MS,
+    Math.floor(nowMs / stepMs(spool)) * stepMs(spool),
     spool.madeMs,
     ...boxes.flatMap(({ facts }) => (facts ? [facts.nowS * 1000] : [])),
     ...[...spool.dryings, ...spool.amounts].map(one => one.atMs),

@@ -1,0 +1,180 @@
+import { afterEach, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { boathouseLoft } from '#demo/loft.ts'
+import { boxFacts } from '#journal/box-facts.ts'
+import { boxView } from '#journal/box-view.ts'
+import { fold } from '#journal/fold.ts'
+import { calls } from '#workers/calls.ts'
+import type { Estimator } from '#workers/protocol.ts'
+import { cannedEstimator, someReport } from '#testing/canned-estimator.ts'
+import { everyFigureAgrees } from '#testing/every-figure.ts'
+import { memoryStore, NOW, renderPlace } from '#testing/place-harness.tsx'
+import SpoolsPlace from './spools-place.tsx'
+
+afterEach(cleanup)
+/** A page as wide as this: a phone has the list, a desk the board. */
+let pagePx = 390
+class Sized implements ResizeObserver {
+  readonly #tell: ResizeObserverCallback
+  constructor(tell: ResizeObserverCallback) {
+    this.#tell = tell
+  }
+  observe(target: Element) {
+    const contentRect = {
+      x: 0,
+      y: 0,
+      top: 0,
+      left: 0,
+      right: pagePx,
+      bottom: 600,
+      width: pagePx,
+      height: 600,
+    }
+    this.#tell([{ target, contentRect } as unknown as ResizeObserverEntry], this)
+  }
+  unobserve() {}
+  disconnect() {}
+}
+beforeEach(() => {
+  pagePx = 390
+  globalThis.ResizeObserver = Sized
+  // no letters are measured where nothing is painted
+  HTMLCanvasElement.prototype.getContext = () => null
+})
+const acts = boathouseLoft(NOW, 'UTC')
+const state = fold(acts)
+let estimator: Estimator
+beforeAll(() => {
+  const base = someReport(boxFacts(state, boxView(state, 'cox', NOW)!, NOW)!)
+  estimator = {
+    ...cannedEstimator(base, () => ({ early: 60, late: 90, fresh: 120 })),
+    spool: asked => Promise.resolve().then(() => calls.spool(asked)),
+  }
+}, 60_000)
+
+async function open(at = '/spools', with_: Estimator = estimator) {
+  const store = memoryStore(acts)
+  renderPlace(<SpoolsPlace />, { store, path: '/spools/:spoolId?', at, estimator: with_ })
+  await waitFor(() => expect(document.querySelector('[data-place]')).not.toBeNull())
+  await waitFor(() => expect(document.querySelector('[data-looking]')).toBeNull(), { timeout: 30_000 })
+  await waitFor(() => expect(document.querySelector('li a, [data-part="life-line"], h1')).not.toBeNull())
+  return store
+}
+const answer = () => screen.getByRole('heading', { level: 1 }).textContent
+const rows = () => [...document.querySelectorAll('li a')].map(item => item.textContent)
+const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }))
+
+describe('Spools', () => {
+  test('what is too damp to print stands first, and is named; what is sealed keeps', async () => {
+    await open()
+    expect(answer()).toMatch(/^Dry .* before (they print|it prints); everything else may print\.$/)
+    const all = rows()
+    expect(all).toHaveLength(28)
+    const past = all.map(text => text!.includes('expect trouble'))
+    // nothing that may print stands before what may not
+    expect(past.indexOf(false)).toBe(past.lastIndexOf(true) + 1)
+    expect(all.find(text => text!.startsWith('PLA chalk'))).toMatch(/in its bag.*keeps, sealed/)
+    expect(all.find(text => text!.startsWith('PLA sloe'))).toMatch(/in the open.*past it/)
+  }, 60_000)
+  test('on a desk they stand on boards, each over its own time, and each leads to its page', async () => {
+    pagePx = 1184
+    await open()
+    const board = await screen.findByRole('group', { name: /Spools, each with how long/ })
+    const links = within(board as HTMLElement).getAllByRole('link')
+    expect(links).toHaveLength(28)
+    const tarn = links.find(one => one.getAttribute('aria-label')!.startsWith('PA12 tarn'))!
+    expect(tarn.getAttribute('aria-label')).toMatch(
+      /on the printer: next print (clean|usable), prints for \d+.h \(/,
+    )
+    expect(tarn.getAttribute('href')).toMatch(/spools\/spare-spool-4$/)
+    expect(board.textContent).toMatch(/expect trouble/)
+  }, 60_000)
+  test('found by typing a name, a material, a place or a maker; sorted by material', async () => {
+    await open()
+    const find = screen.getByRole('searchbox')
+    fireEvent.change(find, { target: { value: 'launch pla' } })
+    expect(rows().length).toBeGreaterThan(1)
+    expect(rows().every(text => /^PLA.*Launch/.test(text!))).toBe(true)
+    fireEvent.change(find, { target: { value: 'slipway' } })
+    expect(rows()).toHaveLength(1)
+    fireEvent.change(find, { target: { value: 'no such thing' } })
+    expect(document.body.textContent).toMatch(/No spool has “no such thing” in its name/)
+    fireEvent.change(find, { target: { value: '' } })
+    fireEvent.click(screen.getByRole('radio', { name: 'by material' }))
+    const materials = rows().map(text => text!.split(' ')[0]!)
+    expect(materials).toEqual([...materials].sort((a, b) => a.localeCompare(b)))
+  }, 60_000)
+  test('while it is reckoned, and where it cannot be', async () => {
+    renderPlace(<SpoolsPlace />, { store: memoryStore(acts), path: '/spools/:spoolId?', at: '/spools' })
+    await waitFor(() => expect(answer()).toBe('Reckoning …'))
+    cleanup()
+    await open('/spools', {
+      ...estimator,
+      spool: () => Promise.reject(new Error('The reckoning broke off.')),
+    })
+    expect(rows().every(text => text!.includes('could not be reckoned'))).toBe(true)
+  }, 60_000)
+  test('no spool yet', async () => {
+    renderPlace(<SpoolsPlace />, { store: memoryStore([]), path: '/spools/:spoolId?', at: '/spools' })
+    await waitFor(() => expect(answer()).toBe('No spool yet.'))
+  })
+})
+
+describe('one spool', () => {
+  test('its words, its ranges and its whole life; every figure opens and recomputes', async () => {
+    await open('/spools/spare-spool-4')
+    expect(answer()).toMatch(/^It may print: (clean|usable), prints for/)
+    const line = await screen.findByRole('img', {
+      name: 'Its life: sealed, in the open, dried, in the open, sealed, on the printer',
+    })
+    expect(line.textContent).toMatch(/−84/)
+    expect(await everyFigureAgrees()).toBeGreaterThanOrEqual(4)
+  }, 60_000)
+  test('a print is written, and taken off what is left', async () => {
+    const store = await open('/spools/spare-spool-4')
+    press('It printed')
+    const form = within(await screen.findByRole('dialog'))
+    fireEvent.click(form.getByRole('button', { name: 'Keep it' }))
+    expect(await form.findByText(/Printed is a weight above nothing: type the g the print took/)).toBeTruthy()
+    const grams = form.getByLabelText(/^Printed, g/)
+    fireEvent.change(grams, { target: { value: '900' } })
+    fireEvent.click(form.getByRole('button', { name: 'Keep it' }))
+    expect(await form.findByText(/There are 696.g on it: type less, or weigh the spool first/)).toBeTruthy()
+    fireEvent.change(grams, { target: { value: '46' } })
+    fireEvent.click(form.getByRole('button', { name: 'Keep it' }))
+    await waitFor(() => expect(store.acts.at(-1)!.entries[0]).toMatchObject({ kind: 'spool.printed' }))
+    expect(fold(store.acts).spools.get('spare-spool-4')!.filamentG).toBe(650)
+  }, 60_000)
+  test('weighed below its empty weight, dried without a heat: named, with the remedy; nothing is written', async () => {
+    const store = await open('/spools/spare-spool-6')
+    const before = store.acts.length
+    press('Weigh it')
+    const form = within(await screen.findByRole('dialog'))
+    fireEvent.change(form.getByLabelText(/^Spool and all, g/), { target: { value: '90' } })
+    fireEvent.click(form.getByRole('button', { name: 'Keep it' }))
+    expect(await form.findByText(/The empty spool alone is 180.g: weigh again/)).toBeTruthy()
+    fireEvent.click(form.getByRole('radio', { name: 'it was dried' }))
+    fireEvent.change(form.getByLabelText(/^Heat at the spool, °C/), { target: { value: '900' } })
+    fireEvent.change(form.getByLabelText('For, hours'), { target: { value: '0' } })
+    fireEvent.click(form.getByRole('button', { name: 'Keep it' }))
+    expect(await form.findByText(/Heat is a number from 30.* to 350/)).toBeTruthy()
+    expect(form.getByText(/Hours are a number from 0.1 to 500/)).toBeTruthy()
+    expect(store.acts).toHaveLength(before)
+    // above what the filament stands: said before it is kept
+    fireEvent.change(form.getByLabelText(/^Heat at the spool, °C/), { target: { value: '80' } })
+    expect(form.getByText(/TPU softens above 65/)).toBeTruthy()
+    fireEvent.change(form.getByLabelText(/^Heat at the spool, °C/), { target: { value: '55' } })
+    fireEvent.change(form.getByLabelText('For, hours'), { target: { value: '5' } })
+    fireEvent.click(form.getByRole('button', { name: 'Keep it' }))
+    await waitFor(() => expect(store.acts).toHaveLength(before + 1))
+    expect(store.acts.at(-1)!.entries[0]!.payload).toMatchObject({
+      temperatureC: 55,
+      hours: 5,
+      air: 'vented',
+    })
+  }, 60_000)
+  test('no such spool', async () => {
+    await open('/spools/nobody')
+    expect(answer()).toBe('No such spool')
+  })
+})
