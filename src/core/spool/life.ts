@@ -137,7 +137,7 @@ export function spoolLife(facts: SpoolLifeFacts): SpoolLife | null {
       corePercent: middle.corePercent,
       ringsRhPercent: middle.ringsRhPercent,
       nodesG: middle.water.nodesG,
-      waterG: (mean.at(-1)!.middle / 100) * middle.filamentG,
+      waterG: fractionFromPercent(mean.at(-1)!.middle) * middle.filamentG,
     },
   }
 }

@@ -70,17 +70,17 @@ describe('Spools', () => {
     expect(answer()).toMatch(/^Dry .* before (they print|it prints); everything else may print\.$/)
     const all = rows()
     expect(all).toHaveLength(28)
-    const past = all.map(text => text!.includes('expect trouble'))
+    const past = all.map(text => text.includes('expect trouble'))
     // nothing that may print stands before what may not
     expect(past.indexOf(false)).toBe(past.lastIndexOf(true) + 1)
-    expect(all.find(text => text!.startsWith('PLA chalk'))).toMatch(/in its bag.*keeps, sealed/)
-    expect(all.find(text => text!.startsWith('PLA sloe'))).toMatch(/in the open.*past it/)
+    expect(all.find(text => text.startsWith('PLA chalk'))).toMatch(/in its bag.*keeps, sealed/)
+    expect(all.find(text => text.startsWith('PLA sloe'))).toMatch(/in the open.*past it/)
   }, 60_000)
   test('on a desk they stand on boards, each over its own time, and each leads to its page', async () => {
     pagePx = 1184
     await open()
     const board = await screen.findByRole('group', { name: /Spools, each with how long/ })
-    const links = within(board as HTMLElement).getAllByRole('link')
+    const links = within(board).getAllByRole('link')
     expect(links).toHaveLength(28)
     const tarn = links.find(one => one.getAttribute('aria-label')!.startsWith('PA12 tarn'))!
     expect(tarn.getAttribute('aria-label')).toMatch(
@@ -94,14 +94,14 @@ describe('Spools', () => {
     const find = screen.getByRole('searchbox')
     fireEvent.change(find, { target: { value: 'launch pla' } })
     expect(rows().length).toBeGreaterThan(1)
-    expect(rows().every(text => /^PLA.*Launch/.test(text!))).toBe(true)
+    expect(rows().every(text => /^PLA.*Launch/.test(text))).toBe(true)
     fireEvent.change(find, { target: { value: 'slipway' } })
     expect(rows()).toHaveLength(1)
     fireEvent.change(find, { target: { value: 'no such thing' } })
     expect(document.body.textContent).toMatch(/No spool has “no such thing” in its name/)
     fireEvent.change(find, { target: { value: '' } })
     fireEvent.click(screen.getByRole('radio', { name: 'by material' }))
-    const materials = rows().map(text => text!.split(' ')[0]!)
+    const materials = rows().map(text => text.split(' ')[0]!)
     expect(materials).toEqual([...materials].sort((a, b) => a.localeCompare(b)))
   }, 60_000)
   test('while it is reckoned, and where it cannot be', async () => {
@@ -112,7 +112,7 @@ describe('Spools', () => {
       ...estimator,
       spool: () => Promise.reject(new Error('The reckoning broke off.')),
     })
-    expect(rows().every(text => text!.includes('could not be reckoned'))).toBe(true)
+    expect(rows().every(text => text.includes('could not be reckoned'))).toBe(true)
   }, 60_000)
   test('no spool yet', async () => {
     renderPlace(<SpoolsPlace />, { store: memoryStore([]), path: '/spools/:spoolId?', at: '/spools' })
