@@ -115,6 +115,7 @@ test.each(['spare-spool-4', 'launch-spool-1'])(
   'every number on the page of %s',
   async spool => {
     const page = await stage.open(`/demo/spools/${spool}`)
+    await page.waitForFunction(() => document.body.textContent.includes('left on it'))
     await settled(page)
     expect(await looseNumbers(page)).toEqual([])
     check(await openEvery(page), 3)

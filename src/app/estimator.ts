@@ -12,6 +12,7 @@ const estimator: Estimator = {
   report: async (...asked) => (await started()).report(...asked),
   grams: async (...asked) => (await started()).grams(...asked),
   spool: async (...asked) => (await started()).spool(...asked),
+  print: async (...asked) => (await started()).print(...asked),
   firstDay: async (...asked) => (await started()).firstDay(...asked),
   check: async (...asked) => (await started()).check(...asked),
   fresh: async (...asked) => (await started()).fresh(...asked),

@@ -60,6 +60,7 @@ export const idleEstimator: Estimator = {
   report: () => new Promise(() => {}),
   grams: () => new Promise(() => {}),
   spool: () => new Promise(() => {}),
+  print: () => new Promise(() => {}),
   firstDay: () => new Promise(() => {}),
   fresh: () => new Promise(() => {}),
   check: () => new Promise(() => {}),

@@ -73,31 +73,33 @@ export function SpoolLasts({
   )
 }
 
-/** Hours below two days, then days; with the range that the winding leaves open. */
-function Lasting({ time, quantity }: { readonly time: TimeToLimit; readonly quantity: string }) {
-  const inDays = time.usual! >= 2 * 86_400
+/** Hours below two days, then days; with the range that make and winding leave open. */
+export function hoursRange(usualS: number, earlyS: number | null, lateS: number | null) {
+  const inDays = usualS >= 2 * 86_400
   const count = (seconds: number) =>
     inDays
       ? inWhole(daysFromSeconds(seconds))
       : hoursFromSeconds(seconds) < 3
         ? inTenths(hoursFromSeconds(seconds))
         : inWhole(hoursFromSeconds(seconds))
-  const [low, middle, high] = [
-    count(time.early!),
-    count(time.usual!),
-    time.late === null ? 'never' : count(time.late),
-  ]
+  const [low, high] = [count(earlyS ?? usualS), lateS === null ? 'never' : count(lateS)]
   return (
-    <Figure answer={passingAnswer(quantity, time, time.passing!)} className={hand.small}>
-      {middle}
+    <>
+      {count(usualS)}
       {THIN}
       {inDays ? 'days' : 'h'}
-      {low !== high && (
+      {earlyS !== null && low !== high && (
         <span className={hand.pencil}>
           {' '}
           ({low}–{high})
         </span>
       )}
-    </Figure>
+    </>
   )
 }
+
+const Lasting = ({ time, quantity }: { readonly time: TimeToLimit; readonly quantity: string }) => (
+  <Figure answer={passingAnswer(quantity, time, time.passing!)} className={hand.small}>
+    {hoursRange(time.usual!, time.early, time.late)}
+  </Figure>
+)

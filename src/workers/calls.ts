@@ -5,6 +5,7 @@ import { ensembleOf, gramsOf, type Ensemble } from '#core/estimate/estimate-box.
 import { checkOutcome } from '#core/checks/run-check.ts'
 import { freshHolds } from '#core/estimate/fresh-holds.ts'
 import { firstDay } from '#core/estimate/promise.ts'
+import { printFound } from '#core/spool/print-clock.ts'
 import { spoolReport } from '#core/spool/spool-report.ts'
 import type { Estimator, EstimatorCalls } from './protocol.ts'
 
@@ -24,6 +25,7 @@ export const calls: EstimatorCalls = {
   report: facts => ensemble(facts).report,
   grams: (facts, weeks) => gramsOf(facts, ensemble(facts), weeks),
   spool: asked => spoolReport(asked),
+  print: asked => printFound(asked),
   firstDay: facts => firstDay(facts),
   fresh: facts =>
     freshHolds(
@@ -40,6 +42,7 @@ export const sameThreadEstimator: Estimator = {
   report: facts => Promise.resolve().then(() => calls.report(facts)),
   grams: (facts, weeks) => Promise.resolve().then(() => calls.grams(facts, weeks)),
   spool: asked => Promise.resolve().then(() => calls.spool(asked)),
+  print: asked => Promise.resolve().then(() => calls.print(asked)),
   firstDay: facts => Promise.resolve().then(() => calls.firstDay(facts)),
   fresh: facts => Promise.resolve().then(() => calls.fresh(facts)),
   check: checks => Promise.resolve().then(() => calls.check(checks)),

@@ -32,6 +32,7 @@ class ChannelWorker {
       },
       grams: async () => [],
       spool: async () => null,
+      print: async () => null,
       candidates: () => Promise.resolve([]),
       firstDay: async () => ({}) as never,
       fresh: async () => null,

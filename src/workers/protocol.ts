@@ -4,6 +4,7 @@ import type { GramsWanted } from '#core/estimate/grams-wanted.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import type { FreshHolds } from '#core/estimate/fresh-holds.ts'
 import type { FirstDay } from '#core/estimate/promise.ts'
+import type { PrintAsked, PrintFound } from '#core/spool/print-clock.ts'
 import type { SpoolAsked, SpoolReport } from '#core/spool/spool-report.ts'
 import type { CheckCase, CheckOutcome } from '#core/checks/run-check.ts'
 
@@ -12,6 +13,7 @@ export interface EstimatorCalls {
   report(facts: BoxFacts): BoxReport
   grams(facts: BoxFacts, weeks: readonly number[]): GramsWanted[]
   spool(asked: SpoolAsked): SpoolReport | null
+  print(asked: PrintAsked): PrintFound | null
   firstDay(facts: BoxFacts): FirstDay
   fresh(facts: BoxFacts): FreshHolds[] | null
   check(checks: readonly CheckCase[]): CheckOutcome[]
@@ -25,6 +27,8 @@ export interface Estimator {
   grams(facts: BoxFacts, weeks: readonly number[], signal?: AbortSignal): Promise<GramsWanted[]>
   /** A spool as its whole life left it; null where it has no filament. */
   spool(asked: SpoolAsked, signal?: AbortSignal, dueS?: number): Promise<SpoolReport | null>
+  /** How long a print may wait in an air, and what of it suffers while it prints; null where nothing can be said. */
+  print(asked: PrintAsked, signal?: AbortSignal): Promise<PrintFound | null>
   firstDay(facts: BoxFacts, signal?: AbortSignal): Promise<FirstDay>
   /** How long fresh beads would hold, put in on days of the coming half year; null without a target. */
   fresh(facts: BoxFacts, signal?: AbortSignal, dueS?: number): Promise<FreshHolds[] | null>

@@ -52,19 +52,35 @@ export const nextPrintAnswer = (spool: SpoolReport, name: string): Answer =>
     `likely ${spool.next.low.toFixed(2)}–${spool.next.high.toFixed(2)} wt %; the core stands at ${spool.corePercent.toFixed(2)} wt %`,
   )
 
-/** How far in from the outside the winding stands past its limit while the next print as a whole does not. */
-export const lengthPastAnswer = (
-  detail: SpoolReport,
+/** Metres of filament by what they weigh. @param what of the filament that is meant */
+export const lengthAnswer = (
+  quantity: string,
+  what: string,
+  metres: number,
   material: Material,
   diameterMm: FilamentDiameterMm,
-  name: string,
 ): Answer => {
   const perMetreG = 1 / lengthM(material, diameterMm, 1)
-  return answer(`filament of ${name} past its limit`, detail.pastM, 'm', 'computed', 'length-past', [
-    input('m', 'filament past it, from the outside in', detail.pastM * perMetreG, 'g', 'computed'),
+  return answer(quantity, metres, 'm', 'computed', 'length-past', [
+    input('m', what, metres * perMetreG, 'g', 'computed'),
     input('m_1', 'a metre of it', perMetreG, 'g/m', 'computed'),
   ])
 }
+
+/** How far in from the outside the winding stands past its limit while the next print as a whole does not. */
+export const lengthPastAnswer = (
+  { pastM }: SpoolReport,
+  material: Material,
+  diameterMm: FilamentDiameterMm,
+  name: string,
+): Answer =>
+  lengthAnswer(
+    `filament of ${name} past its limit`,
+    'filament past it, from the outside in',
+    pastM,
+    material,
+    diameterMm,
+  )
 
 /** Where a spool would end if the air stayed as it is. */
 export const endsAtAnswer = (material: Material, name: string, airRhPercent: number): Answer => {
@@ -94,7 +110,11 @@ function rangeText(earlyH: number | null, lateH: number | null): string {
 }
 
 /** Hours until a part of a spool passes its limit in steady air. */
-export const passingAnswer = (quantity: string, time: TimeToLimit, passing: Passing): Answer => {
+export const passingAnswer = (
+  quantity: string,
+  time: Pick<TimeToLimit, 'early' | 'late'>,
+  passing: Passing,
+): Answer => {
   const hours = (seconds: number | null) => (seconds === null ? null : hoursFromSeconds(seconds))
   const [early, late] = [hours(time.early), hours(time.late)]
   return answer(

@@ -119,7 +119,7 @@ describe('a spool’s life', () => {
   test('any material through any way: finished, its range in order, its water all accounted for', () => {
     const random = seededRandom(4)
     const between = (low: number, high: number) => low + (high - low) * random.uniform()
-    for (let n = 0; n < 40; n++) {
+    for (let n = 0; n < 24; n++) {
       const legs: Leg[] = []
       let atS = 0
       for (let i = 0; i < 1 + (n % 6); i++) {

@@ -34,6 +34,8 @@ export interface Leg {
   /** At least one point, in order of time; null: sealed in a bag. */
   readonly air: readonly AirPoint[] | null
   readonly temperatureC: Celsius
+  /** Times at which its moisture is wanted, 24 where nothing is said; many crowd at its beginning. */
+  readonly points?: number
 }
 
 /** All that is known of one spool, from when something was first told of it: plain data, fit for a message. */
@@ -48,6 +50,8 @@ export interface SpoolLifeFacts {
   readonly legs: readonly Leg[]
   /** Prints: what was taken off the outside, in order of time. */
   readonly prints: readonly { readonly atS: Seconds; readonly grams: Grams }[]
+  /** What the next print takes; left out: a hundred grams. */
+  readonly nextG?: Grams
 }
 
 export interface SpoolLife {
@@ -77,7 +81,7 @@ const WIDE_OPEN_L_PER_H = 1e5
 const POINTS_A_LEG = 24
 
 /** One telling of a life: everything that is not known set to one value. */
-interface Telling {
+export interface Telling {
   /** 0: the driest it can have been and stood in … 1: the dampest. */
   readonly damp: number
   readonly slitShare: number
@@ -85,7 +89,7 @@ interface Telling {
   readonly diffusivity: number
   readonly moisture: number
 }
-const MIDDLE: Telling = { damp: 0.5, slitShare: SLIT_SHARES.usual, diffusivity: 1, moisture: 1 }
+export const MIDDLE: Telling = { damp: 0.5, slitShare: SLIT_SHARES.usual, diffusivity: 1, moisture: 1 }
 /** What is not known, each by itself from one end to the other: how damp it was and stood, how fast, how much it holds. */
 const CAUSES: readonly (readonly [Telling, Telling])[] = [
   [
@@ -131,7 +135,7 @@ export function spoolLife(facts: SpoolLifeFacts): SpoolLife | null {
     mean,
     now: {
       filamentG: middle.filamentG,
-      nextG: Math.min(NEXT_PRINT_G, middle.filamentG),
+      nextG: Math.min(facts.nextG ?? NEXT_PRINT_G, middle.filamentG),
       next: next.at(-1)!,
       mean: mean.at(-1)!,
       corePercent: middle.corePercent,
@@ -151,6 +155,8 @@ export interface Told {
   readonly corePercent: WeightPercent
   readonly ringsRhPercent: readonly PercentRh[]
   readonly water: SpoolWater
+  /** Each print as it went through: its filament, and the water in it. */
+  readonly printed: readonly { readonly atS: Seconds; readonly grams: Grams; readonly waterG: Grams }[]
   /** Of the spool and its board: what stood in it at the start, what came in by the air, what left with its prints. */
   readonly books: { startG: Grams; takenUpG: Grams; printedG: Grams; endG: Grams }
 }
@@ -167,6 +173,7 @@ export function tell(facts: SpoolLifeFacts, telling: Telling): Told | null {
   const atS: number[] = []
   const next: number[] = []
   const mean: number[] = []
+  const printed: { atS: Seconds; grams: Grams; waterG: Grams }[] = []
   const books = { startG: Number.NaN, takenUpG: 0, printedG: 0, endG: 0 }
   let spool: RingedSpool = {
     ...told,
@@ -188,7 +195,7 @@ export function tell(facts: SpoolLifeFacts, telling: Telling): Told | null {
     for (let row = 0; row < simulation.atS.length; row++) {
       const moisture = spoolMoisture(place.layout!, simulation.waterG, row * nodes)
       atS.push(simulation.atS[row]!)
-      next.push(nextPercent(place.layout!, simulation.waterG, NEXT_PRINT_G, row * nodes))
+      next.push(nextPercent(place.layout!, simulation.waterG, facts.nextG ?? NEXT_PRINT_G, row * nodes))
       mean.push(moisture.meanPercent)
     }
     const last = (simulation.atS.length - 1) * nodes
@@ -205,10 +212,11 @@ export function tell(facts: SpoolLifeFacts, telling: Telling): Told | null {
     const left = withoutOuterTurns(spool, water, takenG)
     water = left.water
     books.printedG += left.printedWaterG
+    printed.push({ atS: untilS, grams: takenG, waterG: left.printedWaterG })
     spool = { ...spool, filamentG: spool.filamentG - takenG }
   }
   books.endG = water ? totalG(water) : 0
-  return { atS, next, mean, filamentG: spool.filamentG, ...end, water: water!, books }
+  return { atS, next, mean, filamentG: spool.filamentG, ...end, water: water!, printed, books }
 }
 
 const LEAST_G = 1
@@ -275,11 +283,12 @@ function live(
   const place = network.spoolPlaces[0]!
   const initial = Float64Array.from(network.nodes, node => node.initialWaterG)
   const startG = totalG(spoolWaterAt(place, initial, 0))
-  const points = Math.max(1, Math.min(POINTS_A_LEG, Math.ceil((untilS - fromS) / 3600)))
+  const points = leg.points ?? Math.max(1, Math.min(POINTS_A_LEG, Math.ceil((untilS - fromS) / 3600)))
+  const crowding = leg.points === undefined ? 1.5 : 3
   const outputS =
     untilS === fromS
       ? [fromS]
-      : Array.from({ length: points + 1 }, (_, i) => fromS + (untilS - fromS) * (i / points) ** 1.5)
+      : Array.from({ length: points + 1 }, (_, i) => fromS + (untilS - fromS) * (i / points) ** crowding)
   const simulation = simulate(
     network,
     { fromS, toS: untilS, outputS },

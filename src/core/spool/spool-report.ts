@@ -2,6 +2,7 @@ import type { Celsius, Grams, PercentRh, WeightPercent } from '#units/quantity.t
 import { secondsFromDays } from '#units/time.ts'
 import { steadyAir, timeToLimit, type TimeToLimit } from '../ask/spool-time.ts'
 import { gramsPast, lengthM, ringMassesG } from '../filament/rings.ts'
+import type { SpoolSize } from '../filament/winding.ts'
 import { equilibriumMoisturePercent } from '../filament/sorption.ts'
 import { spoolLife, type Ranged, type SpoolLife, type SpoolLifeFacts } from './life.ts'
 
@@ -22,6 +23,7 @@ export interface SpoolAsked {
 export interface SpoolReport {
   readonly id: string
   readonly course: Pick<SpoolLife, 'atS' | 'next' | 'mean'>
+  readonly size: SpoolSize
   readonly filamentG: Grams
   readonly waterG: Grams
   /** Mean over the full strand of the next print's filament: what its word is judged on. */
@@ -29,6 +31,8 @@ export interface SpoolReport {
   readonly next: Ranged
   readonly mean: Ranged
   readonly corePercent: WeightPercent
+  /** RH each ring is in balance with, from the outside in: what other clocks start from. */
+  readonly ringsRhPercent: readonly PercentRh[]
   /** Metres from the outside in that stand past the limit while the next print as a whole does not; else 0. */
   readonly pastM: number
   /** The limit above which prints usually suffer; null where they never do: then there are no times. */
@@ -74,12 +78,14 @@ export function spoolReport({ life: facts, here, room }: SpoolAsked): SpoolRepor
   return {
     id: spool.id,
     course: { atS: life.atS, next: life.next, mean: life.mean },
+    size: facts.spool.size,
     filamentG: now.filamentG,
     waterG: now.waterG,
     nextG: now.nextG,
     next: now.next,
     mean: now.mean,
     corePercent: now.corePercent,
+    ringsRhPercent: now.ringsRhPercent,
     pastM:
       limitPercent === null || isPast
         ? 0

@@ -24,6 +24,7 @@ import { clockWords, placeWords } from '#ui/spool-words.ts'
 import { useMeasures } from '#ui/use-measures.ts'
 import { msFromSeconds } from '#units/time.ts'
 import { LifeLine } from './life-line.tsx'
+import { PrintQuestion } from './print-question.tsx'
 import type { Telling } from './tell-form.ts'
 import hand from '#ui/hand.module.css'
 import css from './spool.module.css'
@@ -113,6 +114,7 @@ function Known({ spool }: { readonly spool: SpoolRecord }) {
         </p>
       )}
       {report && <Moisture one={one} report={report} />}
+      {report && <PrintQuestion spool={spool} report={report} />}
       {report && <Life spool={spool} report={report} />}
       <p className={hand.pageFoot}>
         <Link to={`${base}/entries`} className={hand.worded}>

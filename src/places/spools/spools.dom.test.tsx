@@ -49,6 +49,7 @@ beforeAll(() => {
   estimator = {
     ...cannedEstimator(base, () => ({ early: 60, late: 90, fresh: 120 })),
     spool: asked => Promise.resolve().then(() => calls.spool(asked)),
+    print: asked => Promise.resolve().then(() => calls.print(asked)),
   }
 }, 60_000)
 
@@ -128,7 +129,30 @@ describe('one spool', () => {
       name: 'Its life: sealed, in the open, dried, in the open, sealed, on the printer',
     })
     expect(line.textContent).toMatch(/−84/)
-    expect(await everyFigureAgrees()).toBeGreaterThanOrEqual(4)
+    await screen.findByText(/are left on it/)
+    expect(await everyFigureAgrees()).toBeGreaterThanOrEqual(5)
+  }, 60_000)
+  test('a print from somewhere, of so many grams and hours: in time, or how many metres late', async () => {
+    await open('/spools/spare-spool-4')
+    const said = async (pattern: RegExp) =>
+      waitFor(
+        () => {
+          const part = document.querySelector('[data-part="print-answer"]')!
+          expect(part.getAttribute('data-looking')).toBeNull()
+          expect(part.textContent).toMatch(pattern)
+        },
+        { timeout: 10_000 },
+      )
+    await said(/Idle there it may wait .*h .*before that print suffers/)
+    fireEvent.change(screen.getByLabelText('For, hours'), { target: { value: '14' } })
+    await said(/of its 4\d.m go through past what prints bear/)
+    // from a box that stands dry enough
+    fireEvent.change(screen.getByLabelText('From where'), { target: { value: 'box:cox' } })
+    await said(/none of its 4\d.m suffers|finishes in time/)
+    fireEvent.change(screen.getByLabelText(/^It takes/), { target: { value: '5000' } })
+    expect(screen.getByText(/Only 696.g are left on it: type less, or another spool/)).toBeTruthy()
+    fireEvent.change(screen.getByLabelText('For, hours'), { target: { value: '-1' } })
+    expect(screen.getByText(/Hours are a number from 0.1 to 400, or blank/)).toBeTruthy()
   }, 60_000)
   test('a print is written, and taken off what is left', async () => {
     const store = await open('/spools/spare-spool-4')
