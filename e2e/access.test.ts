@@ -89,6 +89,8 @@ describe('axe finds nothing serious or critical, by day and by night', () => {
     ['the spools', '/demo/spools', 1280, 800],
     ['the spools on a phone', '/demo/spools', 390, 844],
     ['a spool', '/demo/spools/spare-spool-4', 1280, 800],
+    ['can this dryer do it', '/demo/spools/launch-spool-1/dry', 1280, 800],
+    ['can this dryer do it, on a phone', '/demo/spools/bilge-spool-1/dry', 390, 844],
     ['a spool on a phone', '/demo/spools/launch-spool-1', 390, 844],
     ['the kit', '/demo/kit', 1280, 800],
     ['the kit on a phone', '/demo/kit', 390, 844],

@@ -83,6 +83,7 @@ const PAGES = [
   '/kit/beads/launch-beads',
   '/spools',
   '/spools/launch-spool-1',
+  '/spools/launch-spool-1/dry',
   '/kit',
   '/entries',
   '/files',

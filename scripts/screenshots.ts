@@ -20,6 +20,7 @@ const SHOTS: readonly { name: string; hash: string; options?: OpenOptions }[] = 
   { name: 'beads', hash: '/demo/kit/beads/spare-beads-1' },
   { name: 'spools', hash: '/demo/spools' },
   { name: 'spool', hash: '/demo/spools/spare-spool-4' },
+  { name: 'dry', hash: '/demo/spools/spare-spool-2/dry' },
   { name: 'build-arrange', hash: '/demo/build/coxless/arrange' },
   { name: 'build-drill', hash: '/demo/build/coxless/drill' },
   { name: 'build-step-phone', hash: '/demo/build/coxless/bench', options: PHONE },
@@ -35,7 +36,7 @@ try {
     const page = await stage.open(hash, { search: TODAY, zone: 'UTC', ...options })
     await settled(page)
     if (name === 'wrong') await page.waitForSelector('[role=img] svg path')
-    if (name === 'spool') await page.waitForSelector('[data-part="moisture"] svg path')
+    if (name === 'spool' || name === 'dry') await page.waitForSelector('[data-part="moisture"] svg path')
     if (name === 'build-arrange')
       await page.waitForFunction(
         () => /[Tt]akes/.test(document.querySelector('h1')?.textContent ?? ''),

@@ -46,7 +46,7 @@ const places = [
   { path: 'renew/:page?/:id?', element: <RenewPlace /> },
   { path: 'kit/beads/:id', element: <BeadsPlace /> },
   { path: 'kit/heat', element: <HeatPlace /> },
-  { path: 'spools/:spoolId?', element: <SpoolsPlace /> },
+  { path: 'spools/:spoolId?/:page?', element: <SpoolsPlace /> },
   { path: 'build/:planId?/:step?', element: <BuildPlace /> },
   { path: 'start', element: <FirstUsePlace /> },
 ]

@@ -13,6 +13,7 @@ const estimator: Estimator = {
   grams: async (...asked) => (await started()).grams(...asked),
   spool: async (...asked) => (await started()).spool(...asked),
   print: async (...asked) => (await started()).print(...asked),
+  dry: async (...asked) => (await started()).dry(...asked),
   firstDay: async (...asked) => (await started()).firstDay(...asked),
   check: async (...asked) => (await started()).check(...asked),
   fresh: async (...asked) => (await started()).fresh(...asked),

@@ -61,6 +61,7 @@ export const idleEstimator: Estimator = {
   grams: () => new Promise(() => {}),
   spool: () => new Promise(() => {}),
   print: () => new Promise(() => {}),
+  dry: () => new Promise(() => {}),
   firstDay: () => new Promise(() => {}),
   fresh: () => new Promise(() => {}),
   check: () => new Promise(() => {}),

@@ -5,6 +5,7 @@ import { ensembleOf, gramsOf, type Ensemble } from '#core/estimate/estimate-box.
 import { checkOutcome } from '#core/checks/run-check.ts'
 import { freshHolds } from '#core/estimate/fresh-holds.ts'
 import { firstDay } from '#core/estimate/promise.ts'
+import { dryThese } from '#core/spool/dry-these.ts'
 import { printFound } from '#core/spool/print-clock.ts'
 import { spoolReport } from '#core/spool/spool-report.ts'
 import type { Estimator, EstimatorCalls } from './protocol.ts'
@@ -26,6 +27,7 @@ export const calls: EstimatorCalls = {
   grams: (facts, weeks) => gramsOf(facts, ensemble(facts), weeks),
   spool: asked => spoolReport(asked),
   print: asked => printFound(asked),
+  dry: asked => dryThese(asked),
   firstDay: facts => firstDay(facts),
   fresh: facts =>
     freshHolds(
@@ -43,6 +45,7 @@ export const sameThreadEstimator: Estimator = {
   grams: (facts, weeks) => Promise.resolve().then(() => calls.grams(facts, weeks)),
   spool: asked => Promise.resolve().then(() => calls.spool(asked)),
   print: asked => Promise.resolve().then(() => calls.print(asked)),
+  dry: asked => Promise.resolve().then(() => calls.dry(asked)),
   firstDay: facts => Promise.resolve().then(() => calls.firstDay(facts)),
   fresh: facts => Promise.resolve().then(() => calls.fresh(facts)),
   check: checks => Promise.resolve().then(() => calls.check(checks)),

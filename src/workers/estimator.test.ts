@@ -33,6 +33,7 @@ class ChannelWorker {
       grams: async () => [],
       spool: async () => null,
       print: async () => null,
+      dry: async () => null,
       candidates: () => Promise.resolve([]),
       firstDay: async () => ({}) as never,
       fresh: async () => null,

@@ -4,6 +4,7 @@ import type { GramsWanted } from '#core/estimate/grams-wanted.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import type { FreshHolds } from '#core/estimate/fresh-holds.ts'
 import type { FirstDay } from '#core/estimate/promise.ts'
+import type { DryAsked, DryFound } from '#core/spool/dry-these.ts'
 import type { PrintAsked, PrintFound } from '#core/spool/print-clock.ts'
 import type { SpoolAsked, SpoolReport } from '#core/spool/spool-report.ts'
 import type { CheckCase, CheckOutcome } from '#core/checks/run-check.ts'
@@ -14,6 +15,7 @@ export interface EstimatorCalls {
   grams(facts: BoxFacts, weeks: readonly number[]): GramsWanted[]
   spool(asked: SpoolAsked): SpoolReport | null
   print(asked: PrintAsked): PrintFound | null
+  dry(asked: DryAsked): DryFound | null
   firstDay(facts: BoxFacts): FirstDay
   fresh(facts: BoxFacts): FreshHolds[] | null
   check(checks: readonly CheckCase[]): CheckOutcome[]
@@ -29,6 +31,8 @@ export interface Estimator {
   spool(asked: SpoolAsked, signal?: AbortSignal, dueS?: number): Promise<SpoolReport | null>
   /** How long a print may wait in an air, and what of it suffers while it prints; null where nothing can be said. */
   print(asked: PrintAsked, signal?: AbortSignal): Promise<PrintFound | null>
+  /** Whether heat can dry it, and how long that takes; null where a run did not finish. */
+  dry(asked: DryAsked, signal?: AbortSignal): Promise<DryFound | null>
   firstDay(facts: BoxFacts, signal?: AbortSignal): Promise<FirstDay>
   /** How long fresh beads would hold, put in on days of the coming half year; null without a target. */
   fresh(facts: BoxFacts, signal?: AbortSignal, dueS?: number): Promise<FreshHolds[] | null>

@@ -8,6 +8,7 @@ import type { SaltId } from '../air/salts.ts'
 export type Step =
   | { readonly step: 'choose a box' | BenchDoing }
   | { readonly step: 'check displays'; readonly air: 'bag' | SaltId }
+  | { readonly step: 'dry a spool'; readonly oven: OvenKind }
   | {
       readonly step: 'look at the beads' | 'weigh the beads' | 'replace the beads'
       readonly indicator: BeadIndicator
@@ -39,6 +40,8 @@ const handles = (step: Step, kind: DesiccantKind | 'sieve'): boolean =>
   'desiccant' in step && (step.desiccant === kind || (kind === 'sieve' && step.desiccant.startsWith('sieve')))
 const isOven = (step: Step): boolean =>
   heats(step) && ['electric', 'gas', 'dryer', 'dehydrator', 'unknown'].includes(step.oven)
+const driesIn = (step: Step, ...ovens: readonly OvenKind[]): boolean =>
+  step.step === 'dry a spool' && ovens.includes(step.oven)
 const HURTS: readonly string[] = [
   'lithium chloride',
   'potassium carbonate',
@@ -81,7 +84,7 @@ export const CAUTIONS: readonly Caution[] = [
   {
     id: 'oven',
     text: 'Not together with food. Ventilate, and stay with it: oven dials are often 20 °C out.',
-    at: isOven,
+    at: step => isOven(step) || driesIn(step, 'electric', 'gas', 'dehydrator'),
   },
   {
     id: 'cool-covered',
@@ -101,12 +104,19 @@ export const CAUTIONS: readonly Caution[] = [
   {
     id: 'dryer',
     text: 'Never bypass a dryer’s thermostat or thermal fuse, never block its vents, do not leave an altered heater alone. Mains work is for a licensed electrician.',
-    at: step => heats(step) && ['dryer', 'dehydrator', 'unknown'].includes(step.oven),
+    at: step =>
+      (heats(step) && ['dryer', 'dehydrator', 'unknown'].includes(step.oven)) ||
+      driesIn(step, 'dryer', 'dehydrator'),
   },
   {
     id: 'bed',
     text: 'A printer’s bed is no oven: stay with it, nothing that burns or melts over it, and mind that tray and bed look cold.',
-    at: step => heats(step) && step.oven === 'printer bed',
+    at: step => (heats(step) && step.oven === 'printer bed') || driesIn(step, 'printer bed'),
+  },
+  {
+    id: 'spool-softens',
+    text: 'Filament and spool soften before they look it: a thermometer beside the spool, the maker’s word first, and look at it after the first hour.',
+    at: step => step.step === 'dry a spool',
   },
   {
     id: 'packet',

@@ -52,6 +52,16 @@ const standing = (
   }
 }
 
+/** Its course in this air: in the middle, then with every corner of a make. @returns null where a run did not finish */
+export function coursesInAir(
+  at: StandingSpool,
+  { nextG, aheadS, points }: { readonly nextG: Grams; readonly aheadS: Seconds; readonly points: number },
+): [Told, ...Told[]] | null {
+  const facts = standing(at, aheadS, { nextG }, points)
+  const [middle, ...corners] = [MIDDLE, ...CORNERS].map(one => tell(facts, one))
+  return middle && corners.every(one => one !== null) ? [middle, ...corners] : null
+}
+
 /** When a print of so many grams would first suffer, if the spool stands idle in this air until then. */
 export interface IdleClock {
   /** null: never within two hundred days. */
@@ -68,10 +78,9 @@ export interface IdleClock {
  * @param nextG of the print, more than 0 @returns null where a run did not finish
  */
 export function idleClock(at: StandingSpool, nextG: Grams): IdleClock | null {
-  const facts = standing(at, LOOKS_AHEAD_S, { nextG }, POINTS)
-  const middle = tell(facts, MIDDLE)
-  const corners = CORNERS.map(one => tell(facts, one))
-  if (!middle || corners.some(one => one === null)) return null
+  const courses = coursesInAir(at, { nextG, aheadS: LOOKS_AHEAD_S, points: POINTS })
+  if (!courses) return null
+  const [middle, ...corners] = courses
   const passing = firstPassing(middle.atS, middle.next, at.limitPercent)
   const startsBelow = middle.next[0]! < at.limitPercent
   // a make that starts beyond the limit has passed it already
@@ -80,7 +89,7 @@ export function idleClock(at: StandingSpool, nextG: Grams): IdleClock | null {
       ? 0
       : (firstPassing(told.atS, told.next, at.limitPercent)?.atS ?? Infinity)
   const usual = passing?.atS ?? Infinity
-  const all = [usual, ...corners.map(one => timeOf(one!))]
+  const all = [usual, ...corners.map(timeOf)]
   const finite = (seconds: number) => (seconds === Infinity ? null : seconds)
   return {
     earlyS: finite(all.reduce((least, one) => Math.min(least, one))),

@@ -24,6 +24,7 @@ import { clockWords, placeWords } from '#ui/spool-words.ts'
 import { useMeasures } from '#ui/use-measures.ts'
 import { msFromSeconds } from '#units/time.ts'
 import { LifeLine } from './life-line.tsx'
+import { NoSuchSpool } from './no-such-spool.tsx'
 import { PrintQuestion } from './print-question.tsx'
 import type { Telling } from './tell-form.ts'
 import hand from '#ui/hand.module.css'
@@ -40,18 +41,8 @@ const CHART_PX = 220
 /** One spool: how damp it is, how long it keeps, and all it has been through. */
 export function SpoolPage({ spoolId }: { readonly spoolId: string }) {
   const { state } = useJournal()
-  const { base } = useJournalTools()
   const spool = state.spools.get(spoolId)
-  if (!spool)
-    return (
-      <main className={hand.page} data-place="spool">
-        <h1 className={hand.answer}>No such spool</h1>
-        <p className={hand.behind}>
-          It may have been taken back, or the address is from another journal.{' '}
-          <Link to={`${base}/spools`}>To the spools</Link>
-        </p>
-      </main>
-    )
+  if (!spool) return <NoSuchSpool />
   return <Known spool={spool} />
 }
 
@@ -102,9 +93,12 @@ function Known({ spool }: { readonly spool: SpoolRecord }) {
           <button type="button" className={hand.worded} onClick={() => setDoing('dried')}>
             It was dried
           </button>
-          <button type="button" className={hand.filled} onClick={() => setDoing('moving')}>
+          <button type="button" className={hand.worded} onClick={() => setDoing('moving')}>
             Move it
           </button>
+          <Link to={`${base}/spools/${spool.spoolId}/dry`} className={`${hand.filled} ${css.headLink}`}>
+            Dry it
+          </Link>
         </div>
       </div>
       {one.clock.is === 'failed' && (

@@ -62,8 +62,11 @@ export function SpoolsPage() {
             Add one
           </button>
           {first?.clock.is === 'past' && (
-            <Link to={`${base}/spools/${first.spool.spoolId}`} className={`${hand.filled} ${css.headLink}`}>
-              Look at {first.spool.name}
+            <Link
+              to={`${base}/spools/${first.spool.spoolId}/dry`}
+              className={`${hand.filled} ${css.headLink}`}
+            >
+              Dry {first.spool.name}
             </Link>
           )}
         </div>

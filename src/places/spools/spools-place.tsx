@@ -1,9 +1,15 @@
 import { useParams } from 'react-router'
+import { DryPage } from './dry-page.tsx'
 import { SpoolPage } from './spool-page.tsx'
 import { SpoolsPage } from './spools-page.tsx'
 
 /** Is it dry enough to print? What does it need? */
 export default function SpoolsPlace() {
-  const { spoolId } = useParams()
-  return spoolId === undefined ? <SpoolsPage /> : <SpoolPage spoolId={spoolId} key={spoolId} />
+  const { spoolId, page } = useParams()
+  if (spoolId === undefined) return <SpoolsPage />
+  return page === 'dry' ? (
+    <DryPage spoolId={spoolId} key={spoolId} />
+  ) : (
+    <SpoolPage spoolId={spoolId} key={spoolId} />
+  )
 }

@@ -50,12 +50,13 @@ beforeAll(() => {
     ...cannedEstimator(base, () => ({ early: 60, late: 90, fresh: 120 })),
     spool: asked => Promise.resolve().then(() => calls.spool(asked)),
     print: asked => Promise.resolve().then(() => calls.print(asked)),
+    dry: asked => Promise.resolve().then(() => calls.dry(asked)),
   }
 }, 60_000)
 
 async function open(at = '/spools', with_: Estimator = estimator) {
   const store = memoryStore(acts)
-  renderPlace(<SpoolsPlace />, { store, path: '/spools/:spoolId?', at, estimator: with_ })
+  renderPlace(<SpoolsPlace />, { store, path: '/spools/:spoolId?/:page?', at, estimator: with_ })
   await waitFor(() => expect(document.querySelector('[data-place]')).not.toBeNull())
   await waitFor(() => expect(document.querySelector('[data-looking]')).toBeNull(), { timeout: 30_000 })
   await waitFor(() => expect(document.querySelector('li a, [data-part="life-line"], h1')).not.toBeNull())
@@ -201,4 +202,61 @@ describe('one spool', () => {
     await open('/spools/nobody')
     expect(answer()).toBe('No such spool')
   })
+})
+
+describe('can this dryer, in this room, do it', () => {
+  const choose = (label: string | RegExp, value: string) =>
+    fireEvent.change(screen.getByLabelText(label), { target: { value } })
+  const said = (pattern: RegExp) =>
+    waitFor(
+      () => {
+        expect(document.querySelector('[data-looking]')).toBeNull()
+        expect(answer()).toMatch(pattern)
+      },
+      { timeout: 15_000 },
+    )
+
+  test('hours at a heat, with what lies behind them; every figure opens and recomputes', async () => {
+    await open('/spools/spare-spool-2/dry')
+    await said(/^[\d.]+.h .*at 43.°C, and its next print may go/)
+    expect(document.body.textContent).toMatch(
+      /PLA softens above 55.°C; a moulded spool of polystyrene softens/,
+    )
+    expect(await everyFigureAgrees()).toBeGreaterThanOrEqual(5)
+    // the cautions of this step, the maker first
+    expect(document.body.textContent).toMatch(/Never bypass a dryer’s thermostat/)
+    expect(document.body.textContent).toMatch(/Filament and spool soften before they look it/)
+  }, 60_000)
+  test('set too hot: why not, and what would do', async () => {
+    await open('/spools/launch-spool-1/dry')
+    choose('How hot', 'own')
+    expect(screen.getByText(/can be set from .* to /)).toBeTruthy()
+    choose(/^Set to/, '65')
+    await said(/^It gets as hot as \d+ °C there, and PLA softens above 55 °C: set it lower/)
+  }, 60_000)
+  test('shut in it is only warmed', async () => {
+    await open('/spools/launch-spool-1/dry')
+    choose('Its air', 'closed')
+    await said(/^Shut in without vent or beads this only warms it/)
+  }, 60_000)
+  test('what no heat of this room does: where it ends, the least heat, the dew point; then fresh beads', async () => {
+    await open('/spools/skeg-spool-1/dry')
+    choose('How hot', 'own')
+    choose(/^Set to/, '45')
+    await said(/^Not at \d+.°C in this room: it ends near 0\.\d\d.%, however long/)
+    expect(document.body.textContent).toMatch(/what would do\d+.°C, or air with a dew point under −?\d+/)
+    expect(await everyFigureAgrees()).toBeGreaterThanOrEqual(4)
+    choose('Its air', 'with beads')
+    await waitFor(() => expect(document.body.textContent).toMatch(/its airabout 8.%/), { timeout: 15_000 })
+  }, 60_000)
+  test('it was dried: as it was asked about, taken over into what is told', async () => {
+    const store = await open('/spools/spare-spool-2/dry')
+    await said(/its next print may go/)
+    press('It was dried')
+    const form = within(await screen.findByRole('dialog'))
+    expect((form.getByLabelText(/^Heat at the spool/) as HTMLInputElement).value).toBe('43')
+    expect(Number((form.getByLabelText('For, hours') as HTMLInputElement).value)).toBeGreaterThan(2)
+    fireEvent.click(form.getByRole('button', { name: 'Keep it' }))
+    await waitFor(() => expect(store.acts.at(-1)!.entries[0]).toMatchObject({ kind: 'spool.dried' }))
+  }, 60_000)
 })

@@ -12,7 +12,7 @@ import { Dialog } from '#ui/dialog.tsx'
 import { FormFoot } from '#ui/form-foot.tsx'
 import { useMeasures } from '#ui/use-measures.ts'
 import { WhenField } from '#ui/when-field.tsx'
-import { checkTelling, type TellTyped, type Telling } from './tell-form.ts'
+import { AIR_CHOICES, checkTelling, type TellTyped, type Telling } from './tell-form.ts'
 import hand from '#ui/hand.module.css'
 
 const WHAT = [
@@ -20,20 +20,21 @@ const WHAT = [
   ['weighed', 'it was weighed'],
   ['dried', 'it was dried'],
 ] as const
-const AIR = [
-  { value: 'vented', label: 'changed with the room’s: a vent, a fan, a gap' },
-  { value: 'closed', label: 'shut in' },
-  { value: 'with beads', label: 'shut in, with fresh beads' },
-]
-
 /** What happened to a spool, told afterwards. */
 export default function TellDialog({
   spool,
   start,
+  like = null,
   close,
 }: {
   readonly spool: SpoolRecord
   readonly start: Telling
+  /** How it was dried, where that was asked about just now. */
+  readonly like?: {
+    readonly temperatureC: number
+    readonly hours: number | null
+    readonly air: TellTyped['air']
+  } | null
   readonly close: () => void
 }) {
   const { state } = useJournal()
@@ -44,7 +45,15 @@ export default function TellDialog({
   const scaleErrorG = scaleStepG(state)
   const material = state.materials[spool.material]
   const form = useCheckedForm<TellTyped, Draft>(
-    { what: start, grams: '', gross: '', temperature: '', hours: '', air: 'vented', when: nowMs },
+    {
+      what: start,
+      grams: '',
+      gross: '',
+      temperature: like ? measures.temperature.field(like.temperatureC) : '',
+      hours: like?.hours ? String(like.hours) : '',
+      air: like?.air ?? 'vented',
+      when: nowMs,
+    },
     typed => checkTelling(typed, spool, measures, { nowMs: maker.nowMs(), scaleErrorG }),
   )
   const { what, temperature } = form.values
@@ -86,7 +95,7 @@ export default function TellDialog({
               />
               <TextInput label="For, hours" {...field} {...form.getInputProps('hours')} />
             </div>
-            <NativeSelect label="Its air" data={AIR} {...form.getInputProps('air')} />
+            <NativeSelect label="Its air" data={AIR_CHOICES} {...form.getInputProps('air')} />
             <p className={hand.aside} aria-live="polite">
               {heatC > material.neverAboveC
                 ? `${spool.material} softens above ${measures.temperature.text(material.neverAboveC)}: its maker’s word comes first.`

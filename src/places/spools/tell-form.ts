@@ -21,6 +21,12 @@ export interface TellTyped {
   readonly when: number
 }
 
+export const AIR_CHOICES = [
+  { value: 'vented', label: 'changed with the room’s: a vent, a fan, a gap' },
+  { value: 'closed', label: 'shut in' },
+  { value: 'with beads', label: 'shut in, with fresh beads' },
+]
+
 /** More than told is on it by so much is a slip, not an error of the scale. */
 const SLACK_G = 30
 const MOST_HOURS = 500

@@ -1,0 +1,229 @@
+import { NativeSelect, TextInput } from '@mantine/core'
+import { useDebouncedValue } from '@mantine/hooks'
+import { useQuery } from '@tanstack/react-query'
+import { useMemo, useState } from 'react'
+import { Link } from 'react-router'
+import { NEXT_PRINT_G } from '#core/filament/rings.ts'
+import { cautionsAt } from '#core/renewal/cautions.ts'
+import { asTold, hasDial } from '#core/renewal/heat-source.ts'
+import { dialOf, type DryAsked } from '#core/spool/dry-these.ts'
+import type { DryingAir } from '#core/spool/drying-air.ts'
+import { spoolLimits } from '#core/spool/spool-limits.ts'
+import type { SpoolReport } from '#core/spool/spool-report.ts'
+import { roomAirOrUsual } from '#journal/room-air-or-usual.ts'
+import type { SpoolRecord } from '#journal/state.ts'
+import { sourceChoices } from '#session/heat-choices.ts'
+import { useJournalTools } from '#session/journal-context.tsx'
+import { useJournal } from '#session/journal-query.ts'
+import { roomOfSpool } from '#session/spools/spool-asked.ts'
+import { useSpoolReports } from '#session/spools/use-spool-reports.ts'
+import { Cautions } from '#ui/cautions.tsx'
+import { degreesText } from '#ui/heat-text.ts'
+import { later } from '#ui/later.tsx'
+import { capital } from '#ui/plan-words.ts'
+import { placeWords } from '#ui/spool-words.ts'
+import { useMeasures } from '#ui/use-measures.ts'
+import { DryAnswer, DryDetails } from './dry-answer.tsx'
+import { NoSuchSpool } from './no-such-spool.tsx'
+import { AIR_CHOICES } from './tell-form.ts'
+import hand from '#ui/hand.module.css'
+import css from './spool.module.css'
+
+const TellDialog = later(() => import('./tell-dialog.tsx'))
+const REST_MS = 250
+
+/** Can this dryer, in this room, dry it: how hot, how long, or what would it take? */
+export function DryPage({ spoolId }: { readonly spoolId: string }) {
+  const { state } = useJournal()
+  const spool = state.spools.get(spoolId)
+  const only = useMemo(() => (spool ? [spool] : []), [spool])
+  const [known] = useSpoolReports(only)
+  if (!spool || !known) return <NoSuchSpool />
+  const { report, error } = known
+  if (report) return <Drying spool={spool} report={report} />
+  return (
+    <main className={hand.page} data-place="dry" data-looking={report === undefined || undefined}>
+      <h1 className={hand.answer}>
+        {error ? 'It could not be reckoned.' : report === null ? 'Nothing is left on it.' : 'Reckoning …'}
+      </h1>
+    </main>
+  )
+}
+
+function Drying({ spool, report }: { readonly spool: SpoolRecord; readonly report: SpoolReport }) {
+  const { state, nowMs } = useJournal()
+  const tools = useJournalTools()
+  const measures = useMeasures()
+  const { temperature, weight } = measures
+  const choices = sourceChoices(state, false).filter(one => one.source.kind !== 'sun')
+  const first = choices.find(one => one.source.kind === 'dryer' || one.source.kind === 'dehydrator')
+  const [sourceKey, setSourceKey] = useState((first ?? choices[0]!).key)
+  const [how, setHow] = useState<'gentle' | 'hot' | 'own'>('gentle')
+  const [dialTyped, setDial] = useState('')
+  const [air, setAir] = useState<DryingAir>('vented')
+  const [gramsTyped, setGrams] = useState(weight.field(Math.min(NEXT_PRINT_G, report.filamentG)))
+  const [isTelling, setTelling] = useState(false)
+  const choice = choices.find(one => one.key === sourceKey) ?? choices[0]!
+  const { source } = choice
+  const material = state.materials[spool.material]
+  const body = spool.body ?? null
+  const room = roomOfSpool(state, spool)
+  const intake = roomAirOrUsual(state, room, nowMs)
+  const spoolAt: DryAsked['at'] = {
+    spool: {
+      id: spool.spoolId,
+      material,
+      size: report.size,
+      diameterMm: spool.strandMm ?? 1.75,
+      flanges: 'closed',
+    },
+    filamentG: report.filamentG,
+    ringsRhPercent: report.ringsRhPercent,
+  }
+  const { lowestC, highestC } = asTold(source)
+  const schools = {
+    gentle: dialOf('gentle', { at: spoolAt, body, source }),
+    hot: dialOf('hot', { at: spoolAt, body, source }),
+  }
+  const ownC = temperature.parse(dialTyped)
+  const wantedC = how === 'own' ? ownC : schools[how]
+  const dialWrong =
+    how === 'own' && hasDial(source.kind) && !(ownC >= lowestC && ownC <= highestC)
+      ? `${choice.name} can be set from ${degreesText(measures, lowestC)} to ${degreesText(measures, highestC)}.`
+      : null
+  const grams = weight.parse(gramsTyped)
+  const gramsWrong = grams > 0 && grams <= report.filamentG ? null : `Up to ${weight.text(report.filamentG)}.`
+  const asked: DryAsked | null =
+    dialWrong !== null || gramsWrong !== null
+      ? null
+      : {
+          at: spoolAt,
+          body,
+          source,
+          // where even the lowest is too hot, it is asked of the lowest, and says so
+          dialC: wantedC ?? lowestC,
+          air,
+          intake: {
+            temperatureC: intake.temperatureC,
+            relativeHumidityPercent: intake.relativeHumidityPercent,
+          },
+          nextG: grams,
+        }
+  const key = JSON.stringify(asked)
+  const [settledKey] = useDebouncedValue(key, REST_MS)
+  const settled = useMemo(() => JSON.parse(settledKey) as DryAsked | null, [settledKey])
+  const found = useQuery({
+    queryKey: ['dry', tools.store.name, tools.scienceVersion, settledKey],
+    enabled: settled !== null,
+    networkMode: 'always',
+    retry: false,
+    staleTime: Infinity,
+    structuralSharing: false,
+    queryFn: ({ signal }) => tools.estimator.dry(settled!, signal),
+  })
+  const isLooking = found.isFetching || key !== settledKey
+  const heatName = (dialC: number | null) =>
+    dialC === null ? 'not with this' : hasDial(source.kind) ? degreesText(measures, dialC) : 'as it is'
+  return (
+    <main className={hand.page} data-place="dry" data-looking={isLooking || undefined}>
+      <div className={hand.answerRow}>
+        <div>
+          <p className={hand.where}>
+            <Link to={`${tools.base}/spools/${spool.spoolId}`} className={css.back}>
+              {spool.name}
+            </Link>{' '}
+            {placeWords(spool, state.boxes)}
+          </p>
+          <h1 className={hand.answer} aria-live="polite">
+            {settled && found.data ? (
+              <DryAnswer asked={settled} found={found.data} />
+            ) : found.isError || found.data === null ? (
+              'It could not be reckoned.'
+            ) : (
+              'Reckoning …'
+            )}
+          </h1>
+          <p className={hand.behind} data-part="spool-facts">
+            {capital(
+              spoolLimits(material, body)
+                .map(({ says, mostC }) => `${says} above ${degreesText(measures, mostC)}`)
+                .join('; '),
+            )}
+            . The maker’s word comes first.
+          </p>
+        </div>
+        <div className={hand.acts}>
+          <button type="button" className={hand.filled} onClick={() => setTelling(true)}>
+            It was dried
+          </button>
+        </div>
+      </div>
+      <div className={css.dryFields}>
+        <NativeSelect
+          label="In"
+          data={choices.map(one => ({ value: one.key, label: one.name }))}
+          value={choice.key}
+          onChange={event => setSourceKey(event.currentTarget.value)}
+        />
+        <NativeSelect
+          label="How hot"
+          data={[
+            { value: 'gentle', label: `well below where it softens: ${heatName(schools.gentle)}` },
+            { value: 'hot', label: `as hot as all parts stand: ${heatName(schools.hot)}` },
+            ...(hasDial(source.kind) ? [{ value: 'own', label: 'as I set it' }] : []),
+          ]}
+          value={how}
+          onChange={event => setHow(event.currentTarget.value as typeof how)}
+        />
+        {how === 'own' && hasDial(source.kind) && (
+          <TextInput
+            label={`Set to, ${temperature.unit}`}
+            inputMode="decimal"
+            value={dialTyped}
+            error={dialWrong}
+            onChange={event => setDial(event.currentTarget.value)}
+          />
+        )}
+        <NativeSelect
+          label="Its air"
+          data={AIR_CHOICES}
+          value={air}
+          onChange={event => setAir(event.currentTarget.value as DryingAir)}
+        />
+        <TextInput
+          label={`Next print takes, ${weight.unit}`}
+          inputMode="decimal"
+          value={gramsTyped}
+          error={gramsWrong}
+          onChange={event => setGrams(event.currentTarget.value)}
+        />
+      </div>
+      {settled && found.data && (
+        <DryDetails
+          spool={spool}
+          asked={settled}
+          found={found.data}
+          pricePerKwh={choice.pricePerKwh}
+          material={material}
+        />
+      )}
+      <Cautions folded={false} list={cautionsAt({ step: 'dry a spool', oven: source.kind })} />
+      {isTelling && (
+        <TellDialog
+          spool={spool}
+          start="dried"
+          like={
+            found.data
+              ? {
+                  temperatureC: Math.round(found.data.heat.middleC),
+                  hours: found.data.hours === null ? null : Math.ceil(found.data.hours),
+                  air,
+                }
+              : null
+          }
+          close={() => setTelling(false)}
+        />
+      )}
+    </main>
+  )
+}
