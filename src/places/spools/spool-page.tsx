@@ -83,7 +83,7 @@ function Known({ spool }: { readonly spool: SpoolRecord }) {
             {temperature.unit}; its maker’s word first.
           </p>
         </div>
-        <div className={hand.acts}>
+        <div className={`${hand.acts} ${css.manyActs}`}>
           <button type="button" className={hand.worded} onClick={() => setDoing('weighed')}>
             Weigh it
           </button>

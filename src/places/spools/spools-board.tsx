@@ -96,12 +96,22 @@ function OneSpool({
   const rim = (spool.rimDiameterMm / 2) * SCALE
   const place = shortPlaceWords(spool, boxes)
   const letters = Math.floor(slotPx / 7)
+  // a name begins with what is seen, in its order
+  const seen = [
+    stemWord(one.clock, maker.zone),
+    spool.material,
+    shortName(nameBeside(spool), letters),
+    shortName(place, letters),
+  ]
+    .filter(Boolean)
+    .join(' ')
   return (
     <InkLink
       to={`/spools/${spool.spoolId}`}
-      label={`${spool.name}, ${placeWords(spool, boxes)}: ${nextWord ? `next print ${nextWord}, ` : ''}${clockWords(one, nowMs, maker.zone)}`}
+      label={`${seen}: ${placeWords(spool, boxes)}, ${nextWord ? `next print ${nextWord}, ` : ''}${clockWords(one, nowMs, maker.zone)}`}
     >
-      <Stem one={one} x={x} frame={frame} nowMs={nowMs} />
+      {/* spaces, so that a name is read as it is seen */}
+      <Stem one={one} x={x} frame={frame} nowMs={nowMs} />{' '}
       {one.clock.is !== 'past' && <path d={`M${x} ${todayY}V${boardY - 2 * rim}`} className={css.tie} />}
       <SpoolFace spool={spool} scale={SCALE} x={x - rim} y={boardY} />
       <g transform={`translate(${x} ${boardY - rim})`}>
@@ -109,8 +119,8 @@ function OneSpool({
         {meanWord && <WaterRing word={meanWord} radius={45 * SCALE} scale={0.5} />}
       </g>
       <g transform={`translate(${x} ${boardY + 24})`} textAnchor="middle">
-        <text className={css.material}>{spool.material}</text>
-        <text y="17">{shortName(nameBeside(spool), letters)}</text>
+        <text className={css.material}>{spool.material}</text>{' '}
+        <text y="17">{shortName(nameBeside(spool), letters)}</text>{' '}
         <text y="33" className={css.placeWord}>
           {shortName(place, letters)}
         </text>
@@ -128,6 +138,14 @@ function OneSpool({
 
 const STEM = 2.3
 
+/** What stands over its stem. */
+const stemWord = (clock: ClockedSpool['clock'], zone: string): string =>
+  clock.is === 'past'
+    ? 'past it'
+    : clock.is === 'until'
+      ? dayMonthText(clock.usualMs ?? clock.earlyMs, zone)
+      : ''
+
 /** From today up to the day it may be counted on, thinning to the last it can be; a line that runs out has no limit. */
 function Stem({
   one: { clock, isAssumed },
@@ -144,7 +162,7 @@ function Stem({
   if (clock.is === 'past')
     return (
       <text x={x} y={todayY - 6} textAnchor="middle" className={css.pastWord}>
-        past it
+        {stemWord(clock, maker.zone)}
       </text>
     )
   if (clock.is === 'no limit' || clock.is === 'sealed')
@@ -164,7 +182,7 @@ function Stem({
         className={isAssumed ? css.stemAssumed : css.stem}
       />
       <text x={x} y={top - 5} textAnchor="middle" className={css.stemDate}>
-        {dayMonthText(clock.usualMs ?? clock.earlyMs, maker.zone)}
+        {stemWord(clock, maker.zone)}
       </text>
     </g>
   )

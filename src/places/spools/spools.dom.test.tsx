@@ -84,9 +84,9 @@ describe('Spools', () => {
     const board = await screen.findByRole('group', { name: /Spools, each with how long/ })
     const links = within(board).getAllByRole('link')
     expect(links).toHaveLength(28)
-    const tarn = links.find(one => one.getAttribute('aria-label')!.startsWith('PA12 tarn'))!
+    const tarn = links.find(one => one.getAttribute('aria-label')!.includes('PA12 tarn'))!
     expect(tarn.getAttribute('aria-label')).toMatch(
-      /on the printer: next print (clean|usable), prints for \d+.h \(/,
+      /on the printer, next print (clean|usable), prints for \d+.h \(/,
     )
     expect(tarn.getAttribute('href')).toMatch(/spools\/spare-spool-4$/)
     expect(board.textContent).toMatch(/expect trouble/)
