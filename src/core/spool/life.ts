@@ -151,6 +151,8 @@ export interface Told {
   readonly atS: number[]
   readonly next: number[]
   readonly mean: number[]
+  /** Water in filament and board together. */
+  readonly waterG: number[]
   readonly filamentG: Grams
   readonly corePercent: WeightPercent
   readonly ringsRhPercent: readonly PercentRh[]
@@ -173,6 +175,7 @@ export function tell(facts: SpoolLifeFacts, telling: Telling): Told | null {
   const atS: number[] = []
   const next: number[] = []
   const mean: number[] = []
+  const waterG: number[] = []
   const printed: { atS: Seconds; grams: Grams; waterG: Grams }[] = []
   const books = { startG: Number.NaN, takenUpG: 0, printedG: 0, endG: 0 }
   let spool: RingedSpool = {
@@ -197,6 +200,7 @@ export function tell(facts: SpoolLifeFacts, telling: Telling): Told | null {
       atS.push(simulation.atS[row]!)
       next.push(nextPercent(place.layout!, simulation.waterG, facts.nextG ?? NEXT_PRINT_G, row * nodes))
       mean.push(moisture.meanPercent)
+      waterG.push(totalG(spoolWaterAt(place, simulation.waterG, row * nodes)))
     }
     const last = (simulation.atS.length - 1) * nodes
     water = spoolWaterAt(place, simulation.waterG, last)
@@ -216,7 +220,7 @@ export function tell(facts: SpoolLifeFacts, telling: Telling): Told | null {
     spool = { ...spool, filamentG: spool.filamentG - takenG }
   }
   books.endG = water ? totalG(water) : 0
-  return { atS, next, mean, filamentG: spool.filamentG, ...end, water: water!, printed, books }
+  return { atS, next, mean, waterG, filamentG: spool.filamentG, ...end, water: water!, printed, books }
 }
 
 const LEAST_G = 1
