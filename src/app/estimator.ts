@@ -14,6 +14,7 @@ const estimator: Estimator = {
   spool: async (...asked) => (await started()).spool(...asked),
   print: async (...asked) => (await started()).print(...asked),
   dry: async (...asked) => (await started()).dry(...asked),
+  run: async (...asked) => (await started()).run(...asked),
   firstDay: async (...asked) => (await started()).firstDay(...asked),
   check: async (...asked) => (await started()).check(...asked),
   fresh: async (...asked) => (await started()).fresh(...asked),

@@ -14,6 +14,7 @@ import type {
   RoomRecord,
   ScaleRecord,
   SessionRecord,
+  DryingRunRecord,
   SpoolRecord,
 } from './state.ts'
 
@@ -23,6 +24,7 @@ export interface Building {
   boxes: Map<string, BoxRecord>
   charges: Map<string, ChargeRecord>
   spools: Map<string, SpoolRecord>
+  dryingRuns: Map<string, DryingRunRecord>
   instruments: Map<string, InstrumentRecord>
   scales: Map<string, ScaleRecord>
   heatSources: Map<string, HeatSourceRecord>

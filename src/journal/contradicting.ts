@@ -2,7 +2,17 @@ import type { Problem } from './building.ts'
 import type { Placed } from './in-force.ts'
 import type { Repair } from './state.ts'
 
-type Kind = 'room' | 'box' | 'charge' | 'spool' | 'hygrometer' | 'scale' | 'heat source' | 'session' | 'plan'
+type Kind =
+  | 'room'
+  | 'box'
+  | 'charge'
+  | 'spool'
+  | 'hygrometer'
+  | 'scale'
+  | 'heat source'
+  | 'session'
+  | 'plan'
+  | 'drying run'
 const MAKERS: Readonly<Record<string, [Kind, string]>> = {
   'room.made': ['room', 'roomId'],
   'box.made': ['box', 'boxId'],
@@ -13,6 +23,7 @@ const MAKERS: Readonly<Record<string, [Kind, string]>> = {
   'heatSource.made': ['heat source', 'heatSourceId'],
   'session.begun': ['session', 'sessionId'],
   'plan.made': ['plan', 'planId'],
+  'drying.begun': ['drying run', 'runId'],
 }
 const WORD: Readonly<Record<Kind, string>> = {
   room: 'room',
@@ -24,6 +35,7 @@ const WORD: Readonly<Record<Kind, string>> = {
   'heat source': 'heat source',
   session: 'heating session',
   plan: 'plan',
+  'drying run': 'drying run',
 }
 const A_MINUTE_MS = 60_000
 

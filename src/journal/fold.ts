@@ -1,6 +1,7 @@
 import type { Act } from '#records/act.ts'
 import { boxEntries, retireRoom } from './fold-box.ts'
 import { chargeEntries } from './fold-charge.ts'
+import { dryingEntries } from './fold-drying.ts'
 import { spoolEntries } from './fold-spool.ts'
 import { sessionEntries } from './fold-session.ts'
 import { ovenPlanEntries } from './fold-oven-plan.ts'
@@ -24,6 +25,7 @@ export function foldPlaced(placed: readonly Placed[]): State {
     boxes: new Map(),
     charges: new Map(),
     spools: new Map(),
+    dryingRuns: new Map(),
     instruments: new Map(),
     scales: new Map(),
     heatSources: new Map(),
@@ -174,6 +176,11 @@ function apply(state: Building, placed: Placed): Problem | null {
     case 'spool.weighed':
     case 'spool.printed':
       return spoolEntries(state, placed, entry)
+    case 'drying.begun':
+    case 'drying.weighed':
+    case 'drying.heat':
+    case 'drying.ended':
+      return dryingEntries(state, placed, entry)
     case 'instrument.made':
       return make(
         state,

@@ -81,4 +81,21 @@ describe('a spool through the journal', () => {
     const shut = stateOf(dried(START + 20 * DAY, 12, 'closed'))
     expect(boxFacts(shut, boxView(shut, 'b1', now)!, now)!.spools[1]!.wetness.past).toHaveLength(1)
   })
+  test('a run: each stretch of heat that is over is one of its life; after its end nothing more', () => {
+    const begun = draft('drying.begun', {}, START + DAY)
+    const off = draft('drying.heat', { temperatureC: null }, START + DAY + 3 * HOUR)
+    const on = draft('drying.heat', { temperatureC: 45 }, START + DAY + 5 * HOUR)
+    const ended = draft('drying.ended', {}, START + DAY + 9 * HOUR)
+    const late = draft('drying.weighed', {}, START + 2 * DAY)
+    const state = stateOf(begun, off, on, ended, late)
+    expect(state.spools.get('s1')!.dryings.map(one => [one.temperatureC, one.hours])).toEqual([
+      [50, 3],
+      [45, 4],
+    ])
+    expect(state.dryingRuns.get('d1')!.endedMs).toBe(START + DAY + 9 * HOUR)
+    expect(state.contradictions).toHaveLength(1)
+    // while it is hot it is in no life yet
+    expect(stateOf(begun).spools.get('s1')!.dryings).toEqual([])
+    expect(stateOf(off).contradictions).toHaveLength(1)
+  })
 })

@@ -11,6 +11,7 @@ import type { Plan } from '#records/kinds/plan.ts'
 import type { ReadingPayload } from '#records/kinds/reading.ts'
 import type { Room } from '#records/kinds/room.ts'
 import type { HeatMeasured } from '#core/renewal/heat-source.ts'
+import type { DryingBegun } from '#records/kinds/drying.ts'
 import type { HeatSourceMade } from '#records/kinds/heat-source.ts'
 import type { SessionDone } from '#core/renewal/session.ts'
 import type { SessionBegun } from '#records/kinds/session.ts'
@@ -154,6 +155,15 @@ export interface SpoolDrying extends Omit<Payload<'spool.dried'>, 'spoolId'> {
   /** When it came out. */
   readonly atMs: number
 }
+/** A spool being dried, or that was. */
+export interface DryingRunRecord extends DryingBegun {
+  readonly begunMs: number
+  readonly weights: { readonly id: string; readonly atMs: number; readonly grossG: number }[]
+  /** In order of time; null: no heat. */
+  readonly heats: { readonly atMs: number; readonly temperatureC: number | null }[]
+  readonly endedMs: number | null
+  readonly actIds: string[]
+}
 export interface SpoolAmount {
   readonly id: string
   readonly atMs: number
@@ -183,6 +193,7 @@ export interface State {
   readonly boxes: ReadonlyMap<string, BoxRecord>
   readonly charges: ReadonlyMap<string, ChargeRecord>
   readonly spools: ReadonlyMap<string, SpoolRecord>
+  readonly dryingRuns: ReadonlyMap<string, DryingRunRecord>
   readonly instruments: ReadonlyMap<string, InstrumentRecord>
   readonly scales: ReadonlyMap<string, ScaleRecord>
   readonly heatSources: ReadonlyMap<string, HeatSourceRecord>

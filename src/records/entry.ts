@@ -2,6 +2,7 @@ import * as v from 'valibot'
 import { idField, instantField } from './fields.ts'
 import { boxKinds, boxUpgraders } from './kinds/box.ts'
 import { chargeKinds, chargeUpgraders } from './kinds/charge.ts'
+import { dryingKinds } from './kinds/drying.ts'
 import { heatSourceKinds } from './kinds/heat-source.ts'
 import { instrumentKinds } from './kinds/instrument.ts'
 import { ovenPlanKinds } from './kinds/oven-plan.ts'
@@ -19,6 +20,7 @@ export const ENTRY_KINDS = {
   ...boxKinds,
   ...chargeKinds,
   ...spoolKinds,
+  ...dryingKinds,
   ...instrumentKinds,
   ...heatSourceKinds,
   ...sessionKinds,

@@ -62,6 +62,7 @@ export const idleEstimator: Estimator = {
   spool: () => new Promise(() => {}),
   print: () => new Promise(() => {}),
   dry: () => new Promise(() => {}),
+  run: () => new Promise(() => {}),
   firstDay: () => new Promise(() => {}),
   fresh: () => new Promise(() => {}),
   check: () => new Promise(() => {}),

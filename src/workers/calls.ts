@@ -5,6 +5,7 @@ import { ensembleOf, gramsOf, type Ensemble } from '#core/estimate/estimate-box.
 import { checkOutcome } from '#core/checks/run-check.ts'
 import { freshHolds } from '#core/estimate/fresh-holds.ts'
 import { firstDay } from '#core/estimate/promise.ts'
+import { runFound } from '#core/spool/drying-run.ts'
 import { dryThese } from '#core/spool/dry-these.ts'
 import { printFound } from '#core/spool/print-clock.ts'
 import { spoolReport } from '#core/spool/spool-report.ts'
@@ -28,6 +29,7 @@ export const calls: EstimatorCalls = {
   spool: asked => spoolReport(asked),
   print: asked => printFound(asked),
   dry: asked => dryThese(asked),
+  run: asked => runFound(asked),
   firstDay: facts => firstDay(facts),
   fresh: facts =>
     freshHolds(
@@ -46,6 +48,7 @@ export const sameThreadEstimator: Estimator = {
   spool: asked => Promise.resolve().then(() => calls.spool(asked)),
   print: asked => Promise.resolve().then(() => calls.print(asked)),
   dry: asked => Promise.resolve().then(() => calls.dry(asked)),
+  run: asked => Promise.resolve().then(() => calls.run(asked)),
   firstDay: facts => Promise.resolve().then(() => calls.firstDay(facts)),
   fresh: facts => Promise.resolve().then(() => calls.fresh(facts)),
   check: checks => Promise.resolve().then(() => calls.check(checks)),

@@ -34,6 +34,7 @@ class ChannelWorker {
       spool: async () => null,
       print: async () => null,
       dry: async () => null,
+      run: async () => null,
       candidates: () => Promise.resolve([]),
       firstDay: async () => ({}) as never,
       fresh: async () => null,

@@ -97,6 +97,7 @@ export function startEstimator(seats: number, makeWorker: () => Worker = estimat
     spool: (asked, signal, dueS) => ask(remote => remote.spool(asked), signal, dueS),
     print: (asked, signal) => ask(remote => remote.print(asked), signal),
     dry: (asked, signal) => ask(remote => remote.dry(asked), signal),
+    run: (asked, signal) => ask(remote => remote.run(asked), signal),
     firstDay: (facts, signal) => ask(remote => remote.firstDay(facts), signal),
     fresh: (facts, signal, dueS) => ask(remote => remote.fresh(facts), signal, dueS),
     check: (checks, signal) => ask(remote => remote.check(checks), signal),

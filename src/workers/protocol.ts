@@ -4,6 +4,7 @@ import type { GramsWanted } from '#core/estimate/grams-wanted.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import type { FreshHolds } from '#core/estimate/fresh-holds.ts'
 import type { FirstDay } from '#core/estimate/promise.ts'
+import type { DryingRun, RunAsked } from '#core/spool/drying-run.ts'
 import type { DryAsked, DryFound } from '#core/spool/dry-these.ts'
 import type { PrintAsked, PrintFound } from '#core/spool/print-clock.ts'
 import type { SpoolAsked, SpoolReport } from '#core/spool/spool-report.ts'
@@ -16,6 +17,7 @@ export interface EstimatorCalls {
   spool(asked: SpoolAsked): SpoolReport | null
   print(asked: PrintAsked): PrintFound | null
   dry(asked: DryAsked): DryFound | null
+  run(asked: RunAsked): DryingRun | null
   firstDay(facts: BoxFacts): FirstDay
   fresh(facts: BoxFacts): FreshHolds[] | null
   check(checks: readonly CheckCase[]): CheckOutcome[]
@@ -33,6 +35,8 @@ export interface Estimator {
   print(asked: PrintAsked, signal?: AbortSignal): Promise<PrintFound | null>
   /** Whether heat can dry it, and how long that takes; null where a run did not finish. */
   dry(asked: DryAsked, signal?: AbortSignal): Promise<DryFound | null>
+  /** A drying run, followed by its weights; null where there is nothing on it, or a run did not finish. */
+  run(asked: RunAsked, signal?: AbortSignal): Promise<DryingRun | null>
   firstDay(facts: BoxFacts, signal?: AbortSignal): Promise<FirstDay>
   /** How long fresh beads would hold, put in on days of the coming half year; null without a target. */
   fresh(facts: BoxFacts, signal?: AbortSignal, dueS?: number): Promise<FreshHolds[] | null>

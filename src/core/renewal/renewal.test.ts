@@ -83,6 +83,14 @@ const STEPS: readonly (readonly [string, Step, readonly string[]])[] = [
     heat({ desiccant: 'clay', indicator: 'none', temperatureC: 200 }),
     [...ALWAYS_IN_AN_OVEN.filter(id => id !== 'dye'), 'too-hot-kind'],
   ],
+  ['a spool in a small dryer', { step: 'dry a spool', oven: 'dryer' }, ['dryer', 'spool-softens']],
+  ['a spool in an oven', { step: 'dry a spool', oven: 'electric' }, ['oven', 'spool-softens']],
+  ['a spool on a bed', { step: 'dry a spool', oven: 'printer bed' }, ['bed', 'spool-softens']],
+  [
+    'a spool in a dehydrator',
+    { step: 'dry a spool', oven: 'dehydrator' },
+    ['dryer', 'oven', 'spool-softens'],
+  ],
   [
     'crystals are replaced',
     { step: 'replace the beads', indicator: 'none', desiccant: 'calcium-chloride' },

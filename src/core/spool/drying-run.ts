@@ -6,7 +6,7 @@ import { evenPoints } from '../estimate/even-points.ts'
 import { effectiveCount, spreadOf, type Spread } from '../estimate/weighted.ts'
 import type { SpoolStart } from '../evidence/spool-start.ts'
 import { normalCdf } from '../normal.ts'
-import { tell, type Leg, type Ranged, type SpoolLifeFacts, type Telling } from './life.ts'
+import { MIDDLE, tell, type Leg, type Ranged, type SpoolLifeFacts, type Telling } from './life.ts'
 
 /** Air about the spool from one time on, until the next. */
 export interface DryerAir {
@@ -194,3 +194,22 @@ function valueAt(atS: readonly number[], values: readonly number[], s: Seconds):
 
 /** A day: what a run is looked at ahead where nobody says how long. */
 export const RUN_AHEAD_S = secondsFromHours(24)
+
+/** The same, from a spool's life up to the moment it went in. */
+export interface RunAsked extends Omit<DryingRunFacts, 'start' | 'filamentG' | 'spool' | 'cardboardG'> {
+  readonly before: SpoolLifeFacts
+}
+
+/** @returns null where there is nothing on it, or a run did not finish */
+export function runFound({ before, ...asked }: RunAsked): DryingRun | null {
+  const driest = tell(before, { ...MIDDLE, damp: 0 })
+  const dampest = tell(before, { ...MIDDLE, damp: 1 })
+  if (!driest || !dampest) return null
+  return dryingRun({
+    ...asked,
+    spool: before.spool,
+    filamentG: driest.filamentG,
+    cardboardG: before.cardboardG,
+    start: { low: driest.ringsRhPercent, high: dampest.ringsRhPercent },
+  })
+}

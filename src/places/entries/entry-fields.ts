@@ -244,6 +244,18 @@ function fieldsOfKind(kind: Entry['kind'], boxes: Choices, charges: Choices): En
       ]
     case 'spool.weighed':
       return [{ key: 'grossG', label: 'On the scale', as: 'weight' }]
+    case 'drying.begun':
+      return [
+        { key: 'temperatureC', label: 'At', as: 'temperature' },
+        { key: 'air', label: 'Its air', as: { choices: pairs(DRYING_AIR_LIST) } },
+        { key: 'grossG', label: 'On the scale', as: 'weight', ifTold: true },
+      ]
+    case 'drying.weighed':
+      return [{ key: 'grossG', label: 'On the scale', as: 'weight' }]
+    case 'drying.heat':
+      return [{ key: 'temperatureC', label: 'At', as: 'temperature', ifTold: true }]
+    case 'drying.ended':
+      return []
     case 'spool.printed':
       return [{ key: 'grams', label: 'Printed', as: 'weight' }]
     case 'room.made':

@@ -44,6 +44,10 @@ const KIND_WORDS: Readonly<Record<Entry['kind'], string>> = {
   'spool.dried': 'spool dried',
   'spool.weighed': 'spool weighed',
   'spool.printed': 'printed',
+  'drying.begun': 'drying begun',
+  'drying.weighed': 'weighed while it dries',
+  'drying.heat': 'heat of a dryer',
+  'drying.ended': 'drying ended',
   'instrument.made': 'hygrometer entered',
   'instrument.changed': 'hygrometer changed',
   'instrument.moved': 'hygrometer moved',
@@ -81,6 +85,7 @@ export function entryWords(entry: Entry, state: State, measures: Measures): Entr
   const chargeName = (id: string) => state.charges.get(id)?.name ?? 'beads'
   const sourceName = (id: string) => state.heatSources.get(id)?.name ?? 'a heat source'
   const spoolName = (id: string) => state.spools.get(id)?.name ?? 'a spool'
+  const runName = (id: string) => spoolName(state.dryingRuns.get(id)?.spoolId ?? '')
   switch (entry.kind) {
     case 'reading.taken': {
       const { place, relativeHumidityPercent, temperatureC } = entry.payload
@@ -247,6 +252,21 @@ export function entryWords(entry: Entry, state: State, measures: Measures): Entr
       return { about: spoolName(entry.payload.spoolId), says: `weighed ${weight.text(entry.payload.grossG)}` }
     case 'spool.printed':
       return { about: spoolName(entry.payload.spoolId), says: `${weight.text(entry.payload.grams)} printed` }
+    case 'drying.begun': {
+      const { spoolId, temperatureC, air } = entry.payload
+      return { about: spoolName(spoolId), says: `at ${temperature.text(temperatureC)}, ${air}` }
+    }
+    case 'drying.weighed':
+      return { about: runName(entry.payload.runId), says: weight.text(entry.payload.grossG) }
+    case 'drying.heat': {
+      const { runId, temperatureC } = entry.payload
+      return {
+        about: runName(runId),
+        says: temperatureC === null ? 'went off' : `on at ${temperature.text(temperatureC)}`,
+      }
+    }
+    case 'drying.ended':
+      return { about: runName(entry.payload.runId), says: 'taken out' }
     case 'room.made':
       return { about: entry.payload.name, says: climateWords(entry.payload.climate.kind) }
     case 'room.changed':

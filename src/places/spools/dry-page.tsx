@@ -15,6 +15,7 @@ import type { SpoolRecord } from '#journal/state.ts'
 import { sourceChoices } from '#session/heat-choices.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
+import { openRun } from '#session/spools/run-asked.ts'
 import { roomOfSpool } from '#session/spools/spool-asked.ts'
 import { useSpoolReports } from '#session/spools/use-spool-reports.ts'
 import { Cautions } from '#ui/cautions.tsx'
@@ -29,6 +30,7 @@ import { AIR_CHOICES } from './tell-form.ts'
 import hand from '#ui/hand.module.css'
 import css from './spool.module.css'
 
+const BeginRun = later(() => import('./begin-run.tsx'))
 const TellDialog = later(() => import('./tell-dialog.tsx'))
 const REST_MS = 250
 
@@ -63,6 +65,8 @@ function Drying({ spool, report }: { readonly spool: SpoolRecord; readonly repor
   const [air, setAir] = useState<DryingAir>('vented')
   const [gramsTyped, setGrams] = useState(weight.field(Math.min(NEXT_PRINT_G, report.filamentG)))
   const [isTelling, setTelling] = useState(false)
+  const [isBeginning, setBeginning] = useState(false)
+  const running = openRun(state, spool.spoolId)
   const choice = choices.find(one => one.key === sourceKey) ?? choices[0]!
   const { source } = choice
   const material = state.materials[spool.material]
@@ -153,9 +157,24 @@ function Drying({ spool, report }: { readonly spool: SpoolRecord; readonly repor
           </p>
         </div>
         <div className={hand.acts}>
-          <button type="button" className={hand.filled} onClick={() => setTelling(true)}>
+          <button type="button" className={hand.worded} onClick={() => setTelling(true)}>
             It was dried
           </button>
+          {running ? (
+            <Link
+              to={`${tools.base}/spools/${spool.spoolId}/run`}
+              className={`${hand.filled} ${css.headLink}`}
+            >
+              Follow it
+            </Link>
+          ) : (
+            // what is refused has its sentence, no button
+            found.data?.refused.length === 0 && (
+              <button type="button" className={hand.filled} onClick={() => setBeginning(true)}>
+                It goes in
+              </button>
+            )
+          )}
         </div>
       </div>
       <div className={css.dryFields}>
@@ -208,6 +227,19 @@ function Drying({ spool, report }: { readonly spool: SpoolRecord; readonly repor
         />
       )}
       <Cautions folded={false} list={cautionsAt({ step: 'dry a spool', oven: source.kind })} />
+      {isBeginning && settled && found.data && (
+        <BeginRun
+          spool={spool}
+          like={{
+            heatSourceId: choice.heatSourceId,
+            ...(hasDial(source.kind) ? { dialC: settled.dialC } : {}),
+            temperatureC: found.data.heat.middleC,
+            air,
+            nextG: settled.nextG,
+          }}
+          close={() => setBeginning(false)}
+        />
+      )}
       {isTelling && (
         <TellDialog
           spool={spool}

@@ -14,6 +14,7 @@ import { SpoolRing } from '#draw/spool-ring.tsx'
 import type { SpoolRecord } from '#journal/state.ts'
 import { useJournalTools, usePreferences } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
+import { openRun } from '#session/spools/run-asked.ts'
 import { clockedSpool, type ClockedSpool } from '#session/spools/spool-clock.ts'
 import { useSpoolReports } from '#session/spools/use-spool-reports.ts'
 import { Figure } from '#ui/figure.tsx'
@@ -58,6 +59,7 @@ function Known({ spool }: { readonly spool: SpoolRecord }) {
   const { report } = one
   const material = state.materials[spool.material]
   const close = () => setDoing(null)
+  const running = openRun(state, spool.spoolId)
   const degrees = (celsius: number) => temperature.field(Math.round(celsius)) + THIN
   return (
     <main className={hand.page} data-place="spool" data-looking={one.clock.is === 'reckoning' || undefined}>
@@ -96,8 +98,11 @@ function Known({ spool }: { readonly spool: SpoolRecord }) {
           <button type="button" className={hand.worded} onClick={() => setDoing('moving')}>
             Move it
           </button>
-          <Link to={`${base}/spools/${spool.spoolId}/dry`} className={`${hand.filled} ${css.headLink}`}>
-            Dry it
+          <Link
+            to={`${base}/spools/${spool.spoolId}/${running ? 'run' : 'dry'}`}
+            className={`${hand.filled} ${css.headLink}`}
+          >
+            {running ? 'Follow its drying' : 'Dry it'}
           </Link>
         </div>
       </div>

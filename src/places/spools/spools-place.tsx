@@ -1,5 +1,6 @@
 import { useParams } from 'react-router'
 import { DryPage } from './dry-page.tsx'
+import { RunPage } from './run-page.tsx'
 import { SpoolPage } from './spool-page.tsx'
 import { SpoolsPage } from './spools-page.tsx'
 
@@ -7,6 +8,7 @@ import { SpoolsPage } from './spools-page.tsx'
 export default function SpoolsPlace() {
   const { spoolId, page } = useParams()
   if (spoolId === undefined) return <SpoolsPage />
+  if (page === 'run') return <RunPage spoolId={spoolId} key={spoolId} />
   return page === 'dry' ? (
     <DryPage spoolId={spoolId} key={spoolId} />
   ) : (

@@ -1,6 +1,7 @@
 import { afterEach, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { boathouseLoft } from '#demo/loft.ts'
+import { makeAct, type Draft } from '#records/act.ts'
 import { boxFacts } from '#journal/box-facts.ts'
 import { boxView } from '#journal/box-view.ts'
 import { fold } from '#journal/fold.ts'
@@ -8,7 +9,7 @@ import { calls } from '#workers/calls.ts'
 import type { Estimator } from '#workers/protocol.ts'
 import { cannedEstimator, someReport } from '#testing/canned-estimator.ts'
 import { everyFigureAgrees } from '#testing/every-figure.ts'
-import { memoryStore, NOW, renderPlace } from '#testing/place-harness.tsx'
+import { memoryStore, NOW, renderPlace, testMaker } from '#testing/place-harness.tsx'
 import SpoolsPlace from './spools-place.tsx'
 
 afterEach(cleanup)
@@ -51,11 +52,12 @@ beforeAll(() => {
     spool: asked => Promise.resolve().then(() => calls.spool(asked)),
     print: asked => Promise.resolve().then(() => calls.print(asked)),
     dry: asked => Promise.resolve().then(() => calls.dry(asked)),
+    run: asked => Promise.resolve().then(() => calls.run(asked)),
   }
 }, 60_000)
 
 async function open(at = '/spools', with_: Estimator = estimator) {
-  const store = memoryStore(acts)
+  const store = memoryStore([...acts])
   renderPlace(<SpoolsPlace />, { store, path: '/spools/:spoolId?/:page?', at, estimator: with_ })
   await waitFor(() => expect(document.querySelector('[data-place]')).not.toBeNull())
   await waitFor(() => expect(document.querySelector('[data-looking]')).toBeNull(), { timeout: 30_000 })
@@ -107,7 +109,7 @@ describe('Spools', () => {
     expect(materials).toEqual([...materials].sort((a, b) => a.localeCompare(b)))
   }, 60_000)
   test('while it is reckoned, and where it cannot be', async () => {
-    renderPlace(<SpoolsPlace />, { store: memoryStore(acts), path: '/spools/:spoolId?', at: '/spools' })
+    renderPlace(<SpoolsPlace />, { store: memoryStore([...acts]), path: '/spools/:spoolId?', at: '/spools' })
     await waitFor(() => expect(answer()).toBe('Reckoning …'))
     cleanup()
     await open('/spools', {
@@ -259,4 +261,99 @@ describe('can this dryer, in this room, do it', () => {
     fireEvent.click(form.getByRole('button', { name: 'Keep it' }))
     await waitFor(() => expect(store.acts.at(-1)!.entries[0]).toMatchObject({ kind: 'spool.dried' }))
   }, 60_000)
+})
+
+describe('a drying run', () => {
+  const HOUR = 3_600_000
+  const SPOOL = 'spare-spool-2'
+  const run = (drafts: readonly Draft[]) => makeAct(testMaker, 'dried', drafts)
+  const begun: Draft = {
+    kind: 'drying.begun',
+    atMs: NOW - 3 * HOUR,
+    payload: {
+      runId: 'run-1',
+      spoolId: SPOOL,
+      temperatureC: 48,
+      air: 'vented',
+      roomId: null,
+      nextG: 90,
+      grossG: 844,
+      scaleErrorG: 0.1,
+    },
+  }
+  const weighed = (hoursAgo: number, grossG: number): Draft => ({
+    kind: 'drying.weighed',
+    atMs: NOW - hoursAgo * HOUR,
+    payload: { runId: 'run-1', grossG },
+  })
+  async function follow(drafts: readonly Draft[]) {
+    const store = memoryStore([...acts, run(drafts)])
+    renderPlace(<SpoolsPlace />, {
+      store,
+      path: '/spools/:spoolId?/:page?',
+      at: `/spools/${SPOOL}/run`,
+      estimator,
+    })
+    await waitFor(() => expect(document.querySelector('[data-place="run"]')).not.toBeNull())
+    await still()
+    return store
+  }
+  const still = () =>
+    waitFor(() => expect(document.querySelector('[data-looking]')).toBeNull(), { timeout: 30_000 })
+  const weigh = (text: string) => {
+    fireEvent.change(screen.getByLabelText(/^Spool and all, g/), { target: { value: text } })
+    press('Write it down')
+  }
+
+  test('it goes in with its weight, from what was asked about', async () => {
+    const store = await open(`/spools/${SPOOL}/dry`)
+    press('It goes in')
+    const form = within(await screen.findByRole('dialog'))
+    fireEvent.change(form.getByLabelText(/^Spool and all, g/), { target: { value: '20' } })
+    fireEvent.click(form.getByRole('button', { name: 'Keep it' }))
+    expect(await form.findByText(/a weight above its empty 210.g, or blank/)).toBeTruthy()
+    fireEvent.change(form.getByLabelText(/^Spool and all, g/), { target: { value: '834.2' } })
+    fireEvent.click(form.getByRole('button', { name: 'Keep it' }))
+    await waitFor(() => expect(store.acts.at(-1)!.entries[0]).toMatchObject({ kind: 'drying.begun' }))
+    expect(store.acts.at(-1)!.entries[0]!.payload).toMatchObject({
+      spoolId: SPOOL,
+      grossG: 834.2,
+      air: 'vented',
+    })
+  }, 60_000)
+  test('followed by the scale: what is out, when it is done; weights refused and written', async () => {
+    const store = await follow([begun, weighed(2, 843.1), weighed(1, 842.5)])
+    expect(answer()).toMatch(/^(Still falling: done about|Done: its next 90.g may print)/)
+    expect(document.body.textContent).toMatch(/Water out \d\.\d.g of about \d\.\d.\(\d/)
+    const before = store.acts.length
+    weigh('')
+    expect(await screen.findByText(/On the scale is a weight: put spool and all on it/)).toBeTruthy()
+    weigh('420')
+    expect(await screen.findByText(/It was 842.*g before: weigh again/)).toBeTruthy()
+    expect(store.acts).toHaveLength(before)
+    weigh('842.1')
+    await waitFor(() => expect(store.acts.at(-1)!.entries[0]).toMatchObject({ kind: 'drying.weighed' }))
+  }, 90_000)
+  test('it goes off and on again, and is taken out: two heats in its life', async () => {
+    const store = await follow([begun, weighed(2, 843.1)])
+    press('It went off')
+    await waitFor(() => expect(answer()).toMatch(/^It is off: nothing comes out/), { timeout: 30_000 })
+    press('It is on again')
+    await waitFor(() => expect(answer()).not.toMatch(/^It is off/), { timeout: 30_000 })
+    await still()
+    press('Take it out')
+    await waitFor(() => expect(document.body.textContent).toMatch(/Taken out .*How it stands now/))
+    const state = fold(store.acts)
+    expect(state.contradictions).toEqual([])
+    expect(state.spools.get(SPOOL)!.dryings.length).toBeGreaterThanOrEqual(1)
+    expect(state.spools.get(SPOOL)!.dryings[0]).toMatchObject({ temperatureC: 48 })
+  }, 120_000)
+  test('in no dryer', async () => {
+    renderPlace(<SpoolsPlace />, {
+      store: memoryStore([...acts]),
+      path: '/spools/:spoolId?/:page?',
+      at: `/spools/${SPOOL}/run`,
+    })
+    await waitFor(() => expect(answer()).toBe('PLA sloe is in no dryer.'))
+  })
 })
