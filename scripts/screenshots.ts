@@ -1,11 +1,10 @@
 // The pictures of docs/screenshots, from the demonstration on a fixed day: npm run build && npm run shots
-import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
 import type { Page } from 'puppeteer-core'
 import { openStage, problemsOf, settled, type OpenOptions } from '../e2e/harness.ts'
-import { fill, records, saveBackup } from '../e2e/own-journal.ts'
+import { fill } from '../e2e/own-journal.ts'
 import { fourteenBoxes } from '../src/testing/fourteen-boxes.ts'
-import { makeAct, type Act, type Draft, type Maker } from '../src/records/act.ts'
+import { makeAct, type Act, type Draft } from '../src/records/act.ts'
 import { root } from './set-up.mjs'
 
 const TODAY = '?today=2025-11-08'
@@ -26,7 +25,6 @@ const SHOTS: readonly { name: string; hash: string; options?: OpenOptions }[] = 
   { name: 'build-step-phone', hash: '/demo/build/coxless/bench', options: PHONE },
   { name: 'wrong', hash: '/demo/box/rigger/wrong' },
 ]
-let ids = 0
 const NOW = Date.parse('2025-11-08T10:00:00Z')
 
 const stage = await openStage()
@@ -79,7 +77,7 @@ try {
   await stage.close()
 }
 
-/** The round, a renewal, a first verdict, a file looked at. */
+/** The round, a session at the oven. */
 async function dailyLife(): Promise<void> {
   const open = (hash: string, options: OpenOptions = {}) =>
     stage.open(hash, { search: TODAY, zone: 'UTC', fresh: true, ...options })
@@ -109,7 +107,6 @@ async function dailyLife(): Promise<void> {
   )
   await page.evaluate(() => (document.activeElement as HTMLElement).blur())
   await shoot(page, 'round-phone')
-  const maker: Maker = { nowMs: () => NOW - 3_600_000, zone: 'UTC', newId: () => `demo-shot${++ids}` }
   // at the oven: two charges in, weighed twice
   const oven = await open('/demo/renew', PHONE)
   await settled(oven)
@@ -119,51 +116,6 @@ async function dailyLife(): Promise<void> {
   await oven.waitForSelector('[data-part="timer"]')
   await oven.waitForSelector('[data-part="falls"]')
   await shoot(oven, 'session-phone')
-
-  // from nothing to a first verdict: one reading, and no date yet
-  const first = await stage.open('/', { zone: 'UTC', fresh: true, ...PHONE })
-  const press = async (words: string) =>
-    (await first.waitForSelector(`::-p-xpath(//button[contains(normalize-space(.), "${words}")])`))!.click()
-  await (await first.waitForSelector('::-p-aria([name="Relative humidity, %"])'))!.type('15')
-  for (const words of ['Next', 'Next', 'Judge it']) await press(words)
-  await first.waitForSelector('[data-place="box"]')
-  await settled(first)
-  await shoot(first, 'first-verdict-phone')
-
-  const reading = (boxId: string, relativeHumidityPercent: number): Draft => ({
-    kind: 'reading.taken',
-    payload: {
-      place: { in: 'box', boxId },
-      instrumentId: 'round-display',
-      relativeHumidityPercent,
-      temperatureC: 8,
-      temperatureKnown: 'measured',
-    },
-  })
-  const phone = [
-    ...['cox', 'stroke', 'launch', 'rigger', 'ferry', 'bilge'].map((id, i) =>
-      makeAct(maker, `${id}: read on the round`, [reading(id, 15 + 3 * i)]),
-    ),
-    makeAct(maker, 'Rigger: beads heated', [
-      {
-        kind: 'charge.heated',
-        payload: { chargeId: 'rigger-beads', temperatureC: 112, hours: 2, oven: 'electric', roomId: null },
-      },
-    ]),
-    makeAct(maker, 'PLA ochre: to the printer', [
-      { kind: 'spool.moved', payload: { spoolId: 'cox-spool-1', where: { at: 'printer' } } },
-    ]),
-  ]
-  const path = join(root, '.tmp/from-the-phone.zip')
-  const files = await open('/demo/files')
-  await files.waitForSelector('[data-place="files"]')
-  const loft = Object.values(await records(files, 'demo')) as Act[]
-  mkdirSync(join(root, '.tmp'), { recursive: true })
-  saveBackup(path, [...loft, ...phone], NOW - 3 * 3_600_000, 'demo')
-  const input = await files.waitForSelector('[data-place="files"] input[type="file"]')
-  await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile(path)
-  await files.waitForSelector('[data-looked]')
-  await shoot(files, 'bring-together')
 }
 
 /** Stroke's and Cox's beads in the bay oven for fifty minutes, as a person would have entered it. */
