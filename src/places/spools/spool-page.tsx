@@ -24,6 +24,7 @@ import { MoistureRange, SpoolLasts } from '#ui/spool-lasts.tsx'
 import { clockWords, placeWords } from '#ui/spool-words.ts'
 import { useMeasures } from '#ui/use-measures.ts'
 import { msFromSeconds } from '#units/time.ts'
+import { FourWays } from './four-ways.tsx'
 import { LifeLine } from './life-line.tsx'
 import { NoSuchSpool } from './no-such-spool.tsx'
 import { PrintQuestion } from './print-question.tsx'
@@ -113,6 +114,7 @@ function Known({ spool }: { readonly spool: SpoolRecord }) {
         </p>
       )}
       {report && <Moisture one={one} report={report} />}
+      {report && <FourWays spool={spool} report={report} />}
       {report && <PrintQuestion spool={spool} report={report} />}
       {report && <Life spool={spool} report={report} />}
       <p className={hand.pageFoot}>

@@ -157,6 +157,29 @@ describe('one spool', () => {
     fireEvent.change(screen.getByLabelText('For, hours'), { target: { value: '-1' } })
     expect(screen.getByText(/Hours are a number from 0.1 to 400, or blank/)).toBeTruthy()
   }, 60_000)
+  test.each([
+    ['spare-spool-1', 'leave', /Leave itsealed it keeps what it has/],
+    ['spare-spool-4', 'box', /Box it(in \w+ it ends near|\w+ gives it)/],
+    ['spare-spool-2', 'let dry', /Let a box dry it\w+ brings it down in .*; its beads take the water/],
+  ] as const)(
+    'which of four for %s: %s, and what the others would come to',
+    async (id, best, says) => {
+      await open(`/spools/${id}`)
+      const ways = await waitFor(
+        () => {
+          const found = document.querySelector<HTMLElement>('[data-part="four-ways"]')
+          expect(found).not.toBeNull()
+          return found!
+        },
+        { timeout: 15_000 },
+      )
+      expect(ways.dataset['best']).toBe(best)
+      expect(ways.textContent).toMatch(says)
+      expect(ways.querySelectorAll('dt')).toHaveLength(4)
+      expect(await everyFigureAgrees('[data-part="four-ways"] [data-quantity]')).toBeGreaterThanOrEqual(1)
+    },
+    60_000,
+  )
   test('a print is written, and taken off what is left', async () => {
     const store = await open('/spools/spare-spool-4')
     press('It printed')
