@@ -99,10 +99,7 @@ export function PrintQuestion({
       <div className={css.printFields}>
         <NativeSelect
           label="From where"
-          data={places.map(({ key, name, air }) => ({
-            value: key,
-            label: `${name}, ${inWhole(air.rhPercent)}\u2006%`,
-          }))}
+          data={places.map(({ key, name }) => ({ value: key, label: name }))}
           value={place.key}
           onChange={event => setPlaceKey(event.currentTarget.value)}
         />
