@@ -16,6 +16,8 @@ import { sourceChoices } from '#session/heat-choices.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
 import { openRun } from '#session/spools/run-asked.ts'
+import { dryQuery } from '#session/spools/spool-queries.ts'
+import { standingSpool } from '#session/spools/standing-spool.ts'
 import { roomOfSpool } from '#session/spools/spool-asked.ts'
 import { useSpoolReports } from '#session/spools/use-spool-reports.ts'
 import { Cautions } from '#ui/cautions.tsx'
@@ -73,17 +75,7 @@ function Drying({ spool, report }: { readonly spool: SpoolRecord; readonly repor
   const body = spool.body ?? null
   const room = roomOfSpool(state, spool)
   const intake = roomAirOrUsual(state, room, nowMs)
-  const spoolAt: DryAsked['at'] = {
-    spool: {
-      id: spool.spoolId,
-      material,
-      size: report.size,
-      diameterMm: spool.strandMm ?? 1.75,
-      flanges: 'closed',
-    },
-    filamentG: report.filamentG,
-    ringsRhPercent: report.ringsRhPercent,
-  }
+  const spoolAt = standingSpool(state, spool, report)
   const { lowestC, highestC } = asTold(source)
   const schools = {
     gentle: dialOf('gentle', { at: spoolAt, body, source }),
@@ -116,15 +108,7 @@ function Drying({ spool, report }: { readonly spool: SpoolRecord; readonly repor
   const key = JSON.stringify(asked)
   const [settledKey] = useDebouncedValue(key, REST_MS)
   const settled = useMemo(() => JSON.parse(settledKey) as DryAsked | null, [settledKey])
-  const found = useQuery({
-    queryKey: ['dry', tools.store.name, tools.scienceVersion, settledKey],
-    enabled: settled !== null,
-    networkMode: 'always',
-    retry: false,
-    staleTime: Infinity,
-    structuralSharing: false,
-    queryFn: ({ signal }) => tools.estimator.dry(settled!, signal),
-  })
+  const found = useQuery(dryQuery(tools, settled))
   const isLooking = found.isFetching || key !== settledKey
   const heatName = (dialC: number | null) =>
     dialC === null ? 'not with this' : hasDial(source.kind) ? degreesText(measures, dialC) : 'as it is'
@@ -163,7 +147,7 @@ function Drying({ spool, report }: { readonly spool: SpoolRecord; readonly repor
           {running ? (
             <Link
               to={`${tools.base}/spools/${spool.spoolId}/run`}
-              className={`${hand.filled} ${css.headLink}`}
+              className={`${hand.filled} ${hand.filledLink}`}
             >
               Follow it
             </Link>

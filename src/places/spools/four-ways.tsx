@@ -1,20 +1,20 @@
-import { useQueries, useQuery } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import { endsAtAnswer, passingAnswer } from '#core/answers/box-answers.ts'
 import { equilibriumMoisturePercent } from '#core/filament/sorption.ts'
 import { dialOf } from '#core/spool/dry-these.ts'
 import { bestWay, type SpoolWay } from '#core/spool/four-ways.ts'
+import type { PrintAsked } from '#core/spool/print-clock.ts'
 import type { SpoolReport } from '#core/spool/spool-report.ts'
 import { roomAirOrUsual } from '#journal/room-air-or-usual.ts'
-import { inShelfOrder } from '#journal/shelf-order.ts'
 import type { SpoolRecord } from '#journal/state.ts'
 import { sourceChoices } from '#session/heat-choices.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
-import { knownBox } from '#session/known-box.ts'
-import { reportQuery } from '#session/reports.ts'
-import { printPlaces } from '#session/spools/print-places.ts'
+import { dryQuery, printQuery } from '#session/spools/spool-queries.ts'
+import { standingSpool } from '#session/spools/standing-spool.ts'
+import { usePrintPlaces } from '#session/spools/use-print-places.ts'
 import { roomOfSpool } from '#session/spools/spool-asked.ts'
 import { Figure } from '#ui/figure.tsx'
 import { inHundredths, THIN } from '#ui/format.ts'
@@ -34,44 +34,21 @@ const NAMES: Readonly<Record<SpoolWay, string>> = {
 
 /** Leave it, box it, let a box dry it, heat it: what each comes to, and which is the least trouble that does it. */
 export function FourWays({ spool, report }: { readonly spool: SpoolRecord; readonly report: SpoolReport }) {
-  const journal = useJournal()
-  const { state, nowMs } = journal
+  const { state, nowMs } = useJournal()
   const tools = useJournalTools()
   const measures = useMeasures()
   const { limitPercent } = report
   const material = state.materials[spool.material]
-  const known = inShelfOrder(state).flatMap(box => knownBox(journal, box.boxId) ?? [])
-  const reports = useQueries({
-    queries: known.map(({ view, facts }) => reportQuery(tools, view.box.boxId, facts)),
-  })
-  const reportOf = new Map(known.map(({ view }, i) => [view.box.boxId, reports[i]!.data]))
-  const boxes = printPlaces(state, spool, report, nowMs, id => reportOf.get(id)).filter(one =>
-    one.key.startsWith('box:'),
-  )
+  const boxes = usePrintPlaces(spool, report).filter(one => one.key.startsWith('box:'))
   const driest = [...boxes].sort((a, b) => a.air.rhPercent - b.air.rhPercent)[0]
   const own = spool.where.at === 'box' ? boxes.find(one => one.key === `box:${boxIdOf(spool)}`) : undefined
   const box = own ?? driest
-  const at = {
-    spool: {
-      id: spool.spoolId,
-      material,
-      size: report.size,
-      diameterMm: spool.strandMm ?? 1.75,
-      flanges: 'closed',
-    },
-    filamentG: report.filamentG,
-    ringsRhPercent: report.ringsRhPercent,
-  } as const
-  const inBox = box && limitPercent !== null ? { at: { ...at, air: box.air, limitPercent } } : null
-  const boxed = useQuery({
-    queryKey: ['print', tools.store.name, tools.scienceVersion, JSON.stringify([inBox, report.nextG])],
-    enabled: inBox !== null,
-    networkMode: 'always',
-    retry: false,
-    staleTime: Infinity,
-    structuralSharing: false,
-    queryFn: ({ signal }) => tools.estimator.print({ ...inBox!, grams: report.nextG, hours: null }, signal),
-  })
+  const at = standingSpool(state, spool, report)
+  const inBox: PrintAsked | null =
+    box && limitPercent !== null
+      ? { at: { ...at, air: box.air, limitPercent }, grams: report.nextG, hours: null }
+      : null
+  const boxed = useQuery(printQuery(tools, inBox))
   const choices = sourceChoices(state, false)
   const choice = choices.find(({ source }) => source.kind === 'dryer' || source.kind === 'dehydrator')
   const body = spool.body ?? null
@@ -89,15 +66,7 @@ export function FourWays({ spool, report }: { readonly spool: SpoolRecord; reado
           nextG: report.nextG,
         }
       : null
-  const heated = useQuery({
-    queryKey: ['dry', tools.store.name, tools.scienceVersion, JSON.stringify(heat)],
-    enabled: heat !== null,
-    networkMode: 'always',
-    retry: false,
-    staleTime: Infinity,
-    structuralSharing: false,
-    queryFn: ({ signal }) => tools.estimator.dry(heat!, signal),
-  })
+  const heated = useQuery(dryQuery(tools, heat))
   if (limitPercent === null) return null
   const isLooking = (inBox !== null && boxed.isLoading) || (heat !== null && heated.isLoading)
   const isPast = report.next.middle > limitPercent

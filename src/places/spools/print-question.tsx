@@ -1,6 +1,6 @@
 import { NativeSelect, TextInput } from '@mantine/core'
 import { useDebouncedValue } from '@mantine/hooks'
-import { useQueries, useQuery } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
 import * as v from 'valibot'
 import { lengthAnswer, passingAnswer } from '#core/answers/box-answers.ts'
@@ -11,10 +11,9 @@ import type { SpoolRecord } from '#journal/state.ts'
 import { finite } from '#records/fields.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
-import { knownBox } from '#session/known-box.ts'
-import { inShelfOrder } from '#journal/shelf-order.ts'
-import { reportQuery } from '#session/reports.ts'
-import { printPlaces } from '#session/spools/print-places.ts'
+import { printQuery } from '#session/spools/spool-queries.ts'
+import { standingSpool } from '#session/spools/standing-spool.ts'
+import { usePrintPlaces } from '#session/spools/use-print-places.ts'
 import { parseDecimal } from '#ui/decimal.ts'
 import { Figure } from '#ui/figure.tsx'
 import { inWhole, THIN } from '#ui/format.ts'
@@ -34,19 +33,13 @@ export function PrintQuestion({
   readonly spool: SpoolRecord
   readonly report: SpoolReport
 }) {
-  const journal = useJournal()
-  const { state, nowMs } = journal
+  const { state } = useJournal()
   const tools = useJournalTools()
   const { weight } = useMeasures()
   const [placeKey, setPlaceKey] = useState<string | null>(null)
   const [gramsTyped, setGrams] = useState(weight.field(Math.min(NEXT_PRINT_G, report.filamentG)))
   const [hoursTyped, setHours] = useState('')
-  const boxes = inShelfOrder(state).flatMap(box => knownBox(journal, box.boxId) ?? [])
-  const reports = useQueries({
-    queries: boxes.map(({ view, facts }) => reportQuery(tools, view.box.boxId, facts)),
-  })
-  const reportOf = new Map(boxes.map(({ view }, i) => [view.box.boxId, reports[i]!.data]))
-  const places = printPlaces(state, spool, report, nowMs, id => reportOf.get(id))
+  const places = usePrintPlaces(spool, report)
   const place = places.find(one => one.key === placeKey) ?? places[0]!
   const grams = weight.parse(gramsTyped)
   const hours = hoursTyped.trim() === '' ? null : parseDecimal(hoursTyped)
@@ -61,36 +54,16 @@ export function PrintQuestion({
       limitPercent === null || gramsError !== null || hoursError !== null
         ? null
         : {
-            at: {
-              spool: {
-                id: spool.spoolId,
-                material: state.materials[spool.material],
-                size: report.size,
-                diameterMm: spool.strandMm ?? 1.75,
-                flanges: 'closed',
-              },
-              filamentG: report.filamentG,
-              ringsRhPercent: report.ringsRhPercent,
-              air: { ...place.air },
-              limitPercent,
-            },
+            at: { ...standingSpool(state, spool, report), air: { ...place.air }, limitPercent },
             grams,
             hours,
           },
     // the air of a place is a new object at every drawing; what is in it counts
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [report, spool, state.materials, place.air.temperatureC, place.air.rhPercent, grams, hours, limitPercent],
+    [report, spool, state, place.air.temperatureC, place.air.rhPercent, grams, hours, limitPercent],
   )
   const [settled] = useDebouncedValue(asked, REST_MS)
-  const found = useQuery({
-    queryKey: ['print', tools.store.name, tools.scienceVersion, JSON.stringify(settled)],
-    enabled: settled !== null,
-    networkMode: 'always',
-    retry: false,
-    staleTime: Infinity,
-    structuralSharing: false,
-    queryFn: ({ signal }) => tools.estimator.print(settled!, signal),
-  })
+  const found = useQuery(printQuery(tools, settled))
   if (limitPercent === null) return null
   const field = { inputMode: 'decimal', autoComplete: 'off' } as const
   return (

@@ -1,14 +1,14 @@
 import { LineChart, ScatterChart } from 'echarts/charts'
 import { GridComponent, MarkLineComponent } from 'echarts/components'
 import * as echarts from 'echarts/core'
-import { SVGRenderer } from 'echarts/renderers'
-import { useEffect, useRef } from 'react'
+import { useCallback } from 'react'
+import { SvgChart, type HouseColour } from '#ui/svg-chart.tsx'
 import type { DryingRun } from '#core/spool/drying-run.ts'
 import { clockText } from '#ui/dates.ts'
 import { inWhole, THIN } from '#ui/format.ts'
 import { msFromSeconds } from '#units/time.ts'
 
-echarts.use([LineChart, ScatterChart, GridComponent, MarkLineComponent, SVGRenderer])
+echarts.use([LineChart, ScatterChart, GridComponent, MarkLineComponent])
 
 export interface RunData {
   readonly found: DryingRun
@@ -30,95 +30,92 @@ export default function RunChart({
   readonly width: number
   readonly height: number
 }) {
-  const host = useRef<HTMLDivElement>(null)
-  useEffect(() => {
-    if (!host.current) return
-    const chart = echarts.init(host.current, null, { renderer: 'svg', width, height })
-    const style = getComputedStyle(document.documentElement)
-    const colour = (name: string) => style.getPropertyValue(name).trim()
-    const [ink, pencil, ground] = [colour('--ink'), colour('--pencil'), colour('--ground')]
-    const text = { fontFamily: FONT, fontSize: 14, color: ink }
-    const line = { type: 'line', symbol: 'none', silent: true, animation: false } as const
-    const { found, nowMs } = data
-    const at = found.atS.map(msFromSeconds)
-    const pairs = (of: (i: number) => number, from: (ms: number) => boolean = () => true) =>
-      at.flatMap((ms, i) => (from(ms) ? [[ms, of(i)]] : []))
-    const end = (which: 'low' | 'high') => ({
-      ...line,
-      data: pairs(i => found.outG[i]![which]),
-      lineStyle: { color: pencil, width: 0.9, type: [3, 3] },
-    })
-    chart.setOption({
-      animation: false,
-      grid: { left: 44, right: 10, top: 14, bottom: 26 },
-      xAxis: {
-        type: 'time',
-        min: at[0],
-        max: at.at(-1),
-        axisLine: { lineStyle: { color: ink } },
-        splitLine: { show: false },
-        splitNumber: 4,
-        axisLabel: { ...text, hideOverlap: true, formatter: (ms: number) => clockText(ms, data.zone) },
-      },
-      yAxis: {
-        type: 'value',
-        min: 0,
-        splitNumber: 3,
-        axisLine: { show: true, lineStyle: { color: ink } },
-        splitLine: { show: false },
-        axisLabel: { ...text, formatter: (g: number) => (g === 0 ? '0' : `${inWhole(g)}${THIN}g`) },
-      },
-      series: [
-        end('low'),
-        end('high'),
-        {
-          ...line,
-          data: pairs(
-            i => found.outG[i]!.middle,
-            ms => ms >= nowMs,
-          ),
-          lineStyle: { color: pencil, width: 1.6, type: [5, 3] },
+  const option = useCallback(
+    (colour: HouseColour) => {
+      const [ink, pencil, ground] = [colour('ink'), colour('pencil'), colour('ground')]
+      const text = { fontFamily: FONT, fontSize: 14, color: ink }
+      const line = { type: 'line', symbol: 'none', silent: true, animation: false } as const
+      const { found, nowMs } = data
+      const at = found.atS.map(msFromSeconds)
+      const pairs = (of: (i: number) => number, from: (ms: number) => boolean = () => true) =>
+        at.flatMap((ms, i) => (from(ms) ? [[ms, of(i)]] : []))
+      const end = (which: 'low' | 'high') => ({
+        ...line,
+        data: pairs(i => found.outG[i]![which]),
+        lineStyle: { color: pencil, width: 0.9, type: [3, 3] },
+      })
+      return {
+        animation: false,
+        grid: { left: 44, right: 10, top: 14, bottom: 26 },
+        xAxis: {
+          type: 'time',
+          min: at[0],
+          max: at.at(-1),
+          axisLine: { lineStyle: { color: ink } },
+          splitLine: { show: false },
+          splitNumber: 4,
+          axisLabel: { ...text, hideOverlap: true, formatter: (ms: number) => clockText(ms, data.zone) },
         },
-        {
-          ...line,
-          data: pairs(
-            i => found.outG[i]!.middle,
-            ms => ms <= nowMs,
-          ),
-          lineStyle: { color: ink, width: 2.4 },
-          markLine: {
-            silent: true,
-            symbol: 'none',
-            animation: false,
-            data: [
-              {
-                xAxis: nowMs,
-                lineStyle: { color: ink, width: 1, type: 'solid' },
-                label: { ...text, formatter: 'now', position: 'end', distance: 2 },
-              },
-            ],
+        yAxis: {
+          type: 'value',
+          min: 0,
+          splitNumber: 3,
+          axisLine: { show: true, lineStyle: { color: ink } },
+          splitLine: { show: false },
+          axisLabel: { ...text, formatter: (g: number) => (g === 0 ? '0' : `${inWhole(g)}${THIN}g`) },
+        },
+        series: [
+          end('low'),
+          end('high'),
+          {
+            ...line,
+            data: pairs(
+              i => found.outG[i]!.middle,
+              ms => ms >= nowMs,
+            ),
+            lineStyle: { color: pencil, width: 1.6, type: [5, 3] },
           },
-        },
-        {
-          type: 'scatter',
-          silent: true,
-          animation: false,
-          z: 6,
-          symbolSize: 8,
-          data: data.weights.map(([ms, g]) => [ms, Math.max(0, g)]),
-          itemStyle: { color: ground, borderColor: ink, borderWidth: 1.8 },
-        },
-      ],
-    })
-    return () => chart.dispose()
-  }, [data, width, height])
+          {
+            ...line,
+            data: pairs(
+              i => found.outG[i]!.middle,
+              ms => ms <= nowMs,
+            ),
+            lineStyle: { color: ink, width: 2.4 },
+            markLine: {
+              silent: true,
+              symbol: 'none',
+              animation: false,
+              data: [
+                {
+                  xAxis: nowMs,
+                  lineStyle: { color: ink, width: 1, type: 'solid' },
+                  label: { ...text, formatter: 'now', position: 'end', distance: 2 },
+                },
+              ],
+            },
+          },
+          {
+            type: 'scatter',
+            silent: true,
+            animation: false,
+            z: 6,
+            symbolSize: 8,
+            data: data.weights.map(([ms, g]) => [ms, Math.max(0, g)]),
+            itemStyle: { color: ground, borderColor: ink, borderWidth: 1.8 },
+          },
+        ],
+      }
+    },
+    [data],
+  )
   return (
-    <div
-      ref={host}
-      style={{ width, height }}
-      role="img"
-      aria-label="Water out since it went in"
-      data-part="moisture"
+    <SvgChart
+      option={option}
+      width={width}
+      height={height}
+      label="Water out since it went in"
+      part="moisture"
     />
   )
 }

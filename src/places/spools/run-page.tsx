@@ -1,7 +1,7 @@
 import { TextInput } from '@mantine/core'
 import { useQueries, useQuery } from '@tanstack/react-query'
 import { useElementSize } from '@mantine/hooks'
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react'
+import { lazy, Suspense, useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import * as v from 'valibot'
 import { spoolWord } from '#core/verdict/spool.ts'
@@ -15,12 +15,14 @@ import { knownBox } from '#session/known-box.ts'
 import { reportQuery } from '#session/reports.ts'
 import { useWriteAct } from '#session/writing.ts'
 import { afterRunMs, lastRun, runAsked } from '#session/spools/run-asked.ts'
+import { runQuery } from '#session/spools/spool-queries.ts'
 import { boxesOfSpool } from '#session/spools/spool-asked.ts'
 import { clockText, shortDayText } from '#ui/dates.ts'
 import { inHundredths, inTenths, THIN } from '#ui/format.ts'
 import { Refused } from '#ui/refused.tsx'
 import { useAwake } from '#ui/use-awake.ts'
 import { useMeasures } from '#ui/use-measures.ts'
+import { useNow } from '#ui/use-now.ts'
 import { secondsFromMs } from '#units/time.ts'
 import { NoSuchSpool } from './no-such-spool.tsx'
 import hand from '#ui/hand.module.css'
@@ -55,7 +57,7 @@ function Run({ spool, run }: { readonly spool: SpoolRecord; readonly run: Drying
   const { maker, base } = tools
   const { water } = useMeasures()
   const write = useWriteAct()
-  const nowMs = useTicking()
+  const nowMs = useNow(LOOK_MS)
   useAwake()
   const boxes = boxesOfSpool(spool, run.begunMs).flatMap(id => knownBox(journal, id) ?? [])
   const reports = useQueries({
@@ -64,16 +66,7 @@ function Run({ spool, run }: { readonly spool: SpoolRecord; readonly run: Drying
   const isReady = reports.every(one => !one.isLoading)
   const pastOf = new Map(boxes.map(({ view }, i) => [view.box.boxId, reports[i]!.data?.past]))
   const asked = isReady ? runAsked(state, spool, run, id => pastOf.get(id), run.endedMs ?? nowMs) : null
-  const key = JSON.stringify(asked)
-  const found = useQuery({
-    queryKey: ['run', tools.store.name, tools.scienceVersion, key],
-    enabled: asked !== null,
-    networkMode: 'always',
-    retry: false,
-    staleTime: Infinity,
-    structuralSharing: false,
-    queryFn: ({ signal }) => tools.estimator.run(asked!, signal),
-  })
+  const found = useQuery(runQuery(tools, asked))
   const isOn = run.heats.at(-1)!.temperatureC !== null
   const done = (what: string, draft: Draft) =>
     write.mutate({
@@ -142,22 +135,6 @@ function Run({ spool, run }: { readonly spool: SpoolRecord; readonly run: Drying
       )}
     </main>
   )
-}
-
-/** The time, looked at now and again; a screen that was away catches up at once. */
-function useTicking(): number {
-  const { maker } = useJournalTools()
-  const [nowMs, setNow] = useState(() => maker.nowMs())
-  useEffect(() => {
-    const look = () => setNow(maker.nowMs())
-    const timer = setInterval(look, LOOK_MS)
-    document.addEventListener('visibilitychange', look)
-    return () => {
-      clearInterval(timer)
-      document.removeEventListener('visibilitychange', look)
-    }
-  }, [maker])
-  return nowMs
 }
 
 function Weighing({

@@ -101,7 +101,7 @@ function Known({ spool }: { readonly spool: SpoolRecord }) {
           </button>
           <Link
             to={`${base}/spools/${spool.spoolId}/${running ? 'run' : 'dry'}`}
-            className={`${hand.filled} ${css.headLink}`}
+            className={`${hand.filled} ${hand.filledLink}`}
           >
             {running ? 'Follow its drying' : 'Dry it'}
           </Link>

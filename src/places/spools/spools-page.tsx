@@ -64,7 +64,7 @@ export function SpoolsPage() {
           {first?.clock.is === 'past' && (
             <Link
               to={`${base}/spools/${first.spool.spoolId}/dry`}
-              className={`${hand.filled} ${css.headLink}`}
+              className={`${hand.filled} ${hand.filledLink}`}
             >
               Dry {first.spool.name}
             </Link>

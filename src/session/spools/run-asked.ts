@@ -9,7 +9,7 @@ import { roomOfSpool, spoolAsked, type PastOf } from './spool-asked.ts'
 export const openRun = (state: State, spoolId: string): DryingRunRecord | undefined =>
   [...state.dryingRuns.values()].findLast(run => run.spoolId === spoolId && run.endedMs === null)
 
-/** The last one that was ended. */
+/** The last one, under way or ended. */
 export const lastRun = (state: State, spoolId: string): DryingRunRecord | undefined =>
   [...state.dryingRuns.values()].findLast(run => run.spoolId === spoolId)
 
