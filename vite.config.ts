@@ -1,6 +1,8 @@
 import { defineConfig } from 'vite'
 import react from '@vitejs/plugin-react'
 import { VitePWA } from 'vite-plugin-pwa'
+import { contentPolicyText } from './server/content-policy.ts'
+import { licences, noted } from './scripts/licences.ts'
 import { coreHash } from './scripts/core-hash.mjs'
 
 const PAPER = '#f5efe1'
@@ -12,6 +14,20 @@ export default defineConfig(async () => ({
   define: { SCIENCE_VERSION: JSON.stringify(await coreHash()) },
   plugins: [
     react(),
+    {
+      // a server that sends no headers serves the page under the same policy
+      name: 'content-policy',
+      apply: 'build' as const,
+      transformIndexHtml: () => [
+        {
+          tag: 'meta',
+          attrs: { 'http-equiv': 'Content-Security-Policy', content: contentPolicyText() },
+          injectTo: 'head-prepend' as const,
+        },
+      ],
+    },
+    noted(),
+    licences,
     VitePWA({
       // an update is offered, never forced
       registerType: 'prompt',
@@ -36,7 +52,7 @@ export default defineConfig(async () => ({
       },
       workbox: {
         // the shell, every chunk, and the fonts of the letters that are shown
-        globPatterns: ['**/*.{js,css,html,svg,png,wasm}', '**/*-latin-{wght,5,6}*.woff2'],
+        globPatterns: ['**/*.{js,css,html,svg,png,wasm,txt}', '**/*-latin-{wght,5,6}*.woff2'],
         globIgnores: ['.vite/**'],
         maximumFileSizeToCacheInBytes: 5 * 1024 * 1024,
         navigateFallback: 'index.html',
@@ -45,7 +61,7 @@ export default defineConfig(async () => ({
       },
     }),
   ],
-  worker: { format: 'es' as const },
+  worker: { format: 'es' as const, plugins: () => [noted()] },
   // short names: they stand in every page's first download
   css: {
     modules: { localsConvention: 'camelCaseOnly' as const, generateScopedName: '_[hash:base64:5]' },

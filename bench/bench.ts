@@ -8,7 +8,9 @@ import { syntheticBox } from '../src/testing/synthetic-box.ts'
 import { ENSEMBLE_TOLERANCES } from '../src/core/estimate/posterior.ts'
 import { simulate } from '../src/core/network/simulate.ts'
 import { straightLineDays } from '../src/testing/histories/scores.ts'
+import { hugeJournals } from './huge-journals.ts'
 import { journalBench } from './journal-bench.ts'
+import { largePlan } from './large-plan.ts'
 import { explicitRungeKutta } from './explicit-runge-kutta.ts'
 import { solverBench } from './solver-bench.ts'
 
@@ -89,3 +91,5 @@ for (const [count, days] of [
 
 solverBench()
 await journalBench()
+await largePlan()
+await hugeJournals()

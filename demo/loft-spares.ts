@@ -1,6 +1,7 @@
 import type { Draft } from '#records/act.ts'
 
 const DAY = 86_400_000
+const HOUR = 3_600_000
 
 /** The old oven in the boat bay cooks no more; the club room's microwave does; a dryer, as advertised and as it is. */
 const heatDrafts = (atMs: number, nowMs: number): Draft[] => [
@@ -166,7 +167,38 @@ export function sparesDrafts(nowMs: number): Draft[] {
   ]
 }
 
-/** Three more that stand about: one dried a while ago and on the printer since, one left on it, one dried yesterday. */
+/** Since this morning, weighed on the hour or so. */
+function inTheDryer(nowMs: number): Draft[] {
+  const runId = 'heron-drying'
+  const weighed = (hoursAgo: number, grossG: number): Draft => ({
+    kind: 'drying.weighed',
+    atMs: nowMs - hoursAgo * HOUR,
+    payload: { runId, grossG },
+  })
+  return [
+    {
+      kind: 'drying.begun',
+      atMs: nowMs - 3.2 * HOUR,
+      payload: {
+        runId,
+        spoolId: 'spare-spool-7',
+        heatSourceId: 'drum-dryer',
+        dialC: 65,
+        temperatureC: 58,
+        air: 'vented',
+        roomId: null,
+        nextG: 310,
+        grossG: 884.3,
+        scaleErrorG: 0.1,
+      },
+    },
+    weighed(2.1, 882.9),
+    weighed(1.2, 882.2),
+    weighed(0.2, 881.6),
+  ]
+}
+
+/** Four more: one dried a while ago and on the printer since, one left on it, one dried of late, one in the dryer now. */
 function lives(
   nowMs: number,
   spool: (n: number, payload: Partial<Extract<Draft, { kind: 'spool.made' }>['payload']>) => Draft,
@@ -194,6 +226,20 @@ function lives(
     },
     spool(5, { name: 'PETG gull', material: 'PETG', colour: 'chalk', filamentG: 870 }),
     moved(5, 0.25, 'printer'),
+    spool(7, {
+      name: 'TPU heron',
+      material: 'TPU',
+      colour: 'teal',
+      filamentG: 690,
+      emptyG: 188,
+      filamentKnown: 'measured',
+      body: 'PS',
+      maker: 'Slipway',
+      preset: 'soft, slow',
+      wetness: 'weeks in the room',
+    }),
+    moved(7, 40, 'open'),
+    ...inTheDryer(nowMs),
     spool(6, { name: 'TPU otter', material: 'TPU', colour: 'umber', filamentG: 540, emptyG: 180 }),
     moved(6, 6, 'open'),
     dried(6, 3.6, 55, 7),

@@ -131,9 +131,13 @@ export async function settled(page: Page, timeoutMs = 90_000): Promise<void> {
     () =>
       document.querySelector('[data-place]') !== null &&
       document.querySelector('[data-looking]') === null &&
-      !/reckoning …|Reckoning …|Opening|year ahead …/.test(
+      !/reckoning …|Reckoning …|Opening|Drawing …|year ahead …/.test(
         document.body.innerText + document.body.textContent,
       ),
     { timeout: timeoutMs, polling: 200 },
   )
 }
+
+/** Waits until so many boxes stand on the shelf: it is drawn once it knows its width. */
+export const boxesStand = (page: Page, count: number) =>
+  page.waitForFunction(wanted => document.querySelectorAll('[data-slip]').length === wanted, {}, count)

@@ -4,7 +4,12 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { BrowserContext, Page } from 'puppeteer-core'
 import { seededRandom } from '../src/core/estimate/random.ts'
-import { openStage, problemsOf, type Stage } from './harness.ts'
+import type { Act } from '../src/records/act.ts'
+import type { State } from '../src/journal/state.ts'
+import { undoSteps } from '../src/journal/undo.ts'
+import { isTakenBack } from '../src/journal/in-force.ts'
+import { toldFirstBox } from './first-box.ts'
+import { boxesStand, openStage, problemsOf, type Stage } from './harness.ts'
 import { fill, ownActs, records, refill, saveBackup, stateOf } from './own-journal.ts'
 
 let stage: Stage
@@ -58,87 +63,173 @@ const clickText = (page: Page, text: string) =>
   }, text)
 
 const random = seededRandom(77)
-/** Thirty moments in all, spread over the four doings. */
-/** Two of each in every run; npm run validate has thirty in all. */
-const MOMENTS: Readonly<Record<string, number>> = process.env['VELD_KILLS']
-  ? { round: 9, swap: 7, together: 7, replace: 7 }
-  : { round: 2, swap: 2, together: 2, replace: 2 }
+/** Moments of each doing at which the page dies: forty where the validation runs whole. */
+const MOMENTS = process.env['VELD_KILLS'] ? 40 : 2
+const LIMIT_MS = process.env['VELD_KILLS'] ? 900_000 : 120_000
 
 describe('the page killed at a random moment', () => {
-  test('during the round: what was answered for is kept, nothing is half there', async () => {
-    let page = await ownPage()
-    const context = page.browserContext()
-    for (let i = 0; i < MOMENTS['round']!; i++) {
-      await refill(page, few)
-      await go(page, '/round', '[data-part="round-stop"]')
-      const killAt = Date.now() + 100 + random.uniform() * 1600
-      const dying = page
-      let answered = 0
-      const typing = (async () => {
-        for (let stop = 0; stop < 9; stop++) {
-          const before = await dying.$eval('[data-part="round-stop"] h1', h1 => h1.textContent)
-          await dying.keyboard.type('33')
-          await dying.keyboard.press('Enter')
-          await dying.keyboard.press('Enter')
-          // a question is answered by pressing on
-          await dying.keyboard.press('Enter')
-          await dying.waitForFunction(
-            name => document.querySelector('[data-part="round-stop"] h1')?.textContent !== name,
-            { polling: 20 },
-            before,
-          )
-          answered = stop + 1
-        }
-      })().catch(() => {})
-      await wait(Math.max(0, killAt - Date.now()))
-      const sure = answered
-      await kill(page)
-      await typing
-      page = await again(context)
-      const { acts: found, state } = stateOf(await records(page))
-      const fresh = found.slice().filter(act => !few.some(old => old.id === act.id))
-      expect(fresh.length).toBeGreaterThanOrEqual(sure)
-      for (const act of fresh)
-        expect(act.entries.filter(entry => entry.kind === 'reading.taken')).toHaveLength(1)
-      expect(state.contradictions).toEqual([])
-    }
-    await context.close()
-  }, 240_000)
+  test(
+    'during the round: what was answered for is kept, nothing is half there',
+    async () => {
+      let page = await ownPage()
+      const context = page.browserContext()
+      for (let i = 0; i < MOMENTS; i++) {
+        await refill(page, few)
+        await go(page, '/round', '[data-part="round-stop"]')
+        const killAt = Date.now() + 100 + random.uniform() * 1600
+        const dying = page
+        let answered = 0
+        const typing = (async () => {
+          for (let stop = 0; stop < 9; stop++) {
+            const before = await dying.$eval('[data-part="round-stop"] h1', h1 => h1.textContent)
+            await dying.keyboard.type('33')
+            await dying.keyboard.press('Enter')
+            await dying.keyboard.press('Enter')
+            // a question is answered by pressing on
+            await dying.keyboard.press('Enter')
+            await dying.waitForFunction(
+              name => document.querySelector('[data-part="round-stop"] h1')?.textContent !== name,
+              { polling: 20 },
+              before,
+            )
+            answered = stop + 1
+          }
+        })().catch(() => {})
+        await wait(Math.max(0, killAt - Date.now()))
+        const sure = answered
+        await kill(page)
+        await typing
+        page = await again(context)
+        const { acts: found, state } = stateOf(await records(page))
+        const fresh = found.slice().filter(act => !few.some(old => old.id === act.id))
+        expect(fresh.length).toBeGreaterThanOrEqual(sure)
+        for (const act of fresh)
+          expect(act.entries.filter(entry => entry.kind === 'reading.taken')).toHaveLength(1)
+        expect(state.contradictions).toEqual([])
+      }
+      await context.close()
+    },
+    LIMIT_MS,
+  )
 
-  test('during a swap: both beads have moved, or neither', async () => {
-    let page = await ownPage()
-    const context = page.browserContext()
-    for (let i = 0; i < MOMENTS['swap']!; i++) {
-      await refill(page, few)
-      await go(page, '/box/cox', '[data-place="box"]')
-      await page.keyboard.press('m')
-      await page.waitForSelector('[data-part="move-form"]')
-      await page.select('[data-part="move-form"] select', 'cox-beads')
-      await page.waitForFunction(
-        () => document.querySelectorAll('[data-part="move-form"] select').length === 2,
-      )
-      const other = (await page.$$('[data-part="move-form"] select'))[1]!
-      await other.select('ferry-beads')
-      await page.evaluate(() => {
-        const away = [...document.querySelectorAll<HTMLElement>('[data-part="place-word"]')].find(item =>
-          item.textContent.includes('put away'),
+  test(
+    'during a swap: both beads have moved, or neither',
+    async () => {
+      let page = await ownPage()
+      const context = page.browserContext()
+      for (let i = 0; i < MOMENTS; i++) {
+        await refill(page, few)
+        await go(page, '/box/cox', '[data-place="box"]')
+        await page.keyboard.press('m')
+        await page.waitForSelector('[data-part="move-form"]')
+        await page.select('[data-part="move-form"] select', 'cox-beads')
+        await page.waitForFunction(
+          () => document.querySelectorAll('[data-part="move-form"] select').length === 2,
         )
-        away?.click()
-      })
-      await clickText(page, 'Keep it')
-      await wait(random.uniform() * 60)
-      await kill(page)
-      page = await again(context)
-      const { state } = stateOf(await records(page))
-      const places = [state.charges.get('cox-beads')!.boxId, state.charges.get('ferry-beads')!.boxId]
-      expect([
-        ['cox', 'ferry'],
-        [null, 'cox'],
-      ]).toContainEqual(places)
-      expect(state.contradictions).toEqual([])
-    }
-    await context.close()
-  }, 240_000)
+        const other = (await page.$$('[data-part="move-form"] select'))[1]!
+        await other.select('ferry-beads')
+        await page.evaluate(() => {
+          const away = [...document.querySelectorAll<HTMLElement>('[data-part="place-word"]')].find(item =>
+            item.textContent.includes('put away'),
+          )
+          away?.click()
+        })
+        await clickText(page, 'Keep it')
+        await wait(random.uniform() * 60)
+        await kill(page)
+        page = await again(context)
+        const { state } = stateOf(await records(page))
+        const places = [state.charges.get('cox-beads')!.boxId, state.charges.get('ferry-beads')!.boxId]
+        expect([
+          ['cox', 'ferry'],
+          [null, 'cox'],
+        ]).toContainEqual(places)
+        expect(state.contradictions).toEqual([])
+      }
+      await context.close()
+    },
+    LIMIT_MS,
+  )
+
+  const spoolsOf = (list: readonly Act[]) => stateOf(byId(list)).state.spools.size
+  /** What a person does up to the last press, and the last press itself. */
+  const DOINGS: readonly {
+    readonly name: string
+    readonly before: readonly Act[]
+    readonly ready: (page: Page) => Promise<unknown>
+    readonly press: (page: Page) => Promise<unknown>
+    /** How much of it is there: nothing, or all. */
+    readonly there: (state: State) => number
+    readonly all: number
+  }[] = [
+    {
+      name: 'first use',
+      before: [],
+      ready: async page => {
+        await go(page, '/start', '[data-place="start"] input')
+        await toldFirstBox(page)
+      },
+      press: page => page.$eval('[data-place="start"] button[type="submit"]', item => item.click()),
+      there: state => state.boxes.size + state.readings.length + state.instruments.size,
+      all: 3,
+    },
+    {
+      name: 'undo',
+      before: acts,
+      ready: page => go(page, '/entries', '[data-part="undo"]'),
+      press: page => page.$eval('button[data-part="undo"]', item => item.click()),
+      there: state => stateOf(byId(acts)).state.readings.length - state.readings.length,
+      all: undoSteps(acts).undo!.entries.filter(entry => entry.kind === 'reading.taken').length,
+    },
+    {
+      name: 'the quick field',
+      before: few,
+      ready: async page => {
+        await go(page, '/kit', '[data-part="quick-add"] input')
+        await page.type('[data-part="quick-add"] input', 'PETG teal 1 kg into Launch')
+        await page.waitForSelector('[data-part="quick-add"] button[type="submit"]:not([disabled])')
+      },
+      press: page => page.$eval('[data-part="quick-add"] button[type="submit"]', item => item.click()),
+      there: state => state.spools.size - spoolsOf(few),
+      all: 1,
+    },
+    {
+      name: 'a batch',
+      before: few,
+      ready: async page => {
+        await go(page, '/kit', '[data-part="quick-add"] input')
+        await clickText(page, 'Paste a list')
+        await (await page.waitForSelector('textarea'))!.type(
+          ['PLA red 1 kg into Launch', 'PETG teal 1 kg into Launch', 'PLA white 1 kg into Cox'].join('\n'),
+        )
+        await page.waitForSelector('[role="dialog"] button[type="submit"]:not([disabled])')
+      },
+      press: page => page.$eval('[role="dialog"] button[type="submit"]', item => item.click()),
+      there: state => state.spools.size - spoolsOf(few),
+      all: 3,
+    },
+  ]
+  test.each(DOINGS)(
+    'at the last press of $name: as before, or as after',
+    async ({ before, ready, press, there, all }) => {
+      let page = await ownPage([])
+      const context = page.browserContext()
+      for (let i = 0; i < MOMENTS; i++) {
+        await refill(page, before)
+        await ready(page)
+        await press(page)
+        await wait(random.uniform() * 60)
+        await kill(page)
+        page = await again(context)
+        const { acts: found, state } = stateOf(await records(page))
+        expect([before.length, before.length + 1]).toContain(found.length)
+        expect([0, all]).toContain(there(state))
+        expect(state.contradictions).toEqual([])
+      }
+      await context.close()
+    },
+    LIMIT_MS,
+  )
 
   test.each([
     ['together', ['Bring it together']],
@@ -152,7 +243,7 @@ describe('the page killed at a random moment', () => {
       const seen = new Set<number>()
       let page = await ownPage()
       const context = page.browserContext()
-      for (let i = 0; i < MOMENTS[doing]!; i++) {
+      for (let i = 0; i < MOMENTS; i++) {
         await refill(page, few)
         await go(page, '/files', '[data-place="files"] input[type="file"]')
         const input = await page.$('[data-place="files"] input[type="file"]')
@@ -176,14 +267,14 @@ describe('the page killed at a random moment', () => {
       await context.close()
       expect(seen.size).toBeGreaterThan(0)
     },
-    240_000,
+    LIMIT_MS,
   )
 })
-const byId = (list: typeof acts) => Object.fromEntries(list.map(act => [act.id, act]))
+const byId = (list: readonly Act[]) => Object.fromEntries(list.map(act => [act.id, act]))
 
 /** Acts each of two tabs writes: four hundred together where the validation runs whole. */
 const ACTS_A_TAB = process.env['VELD_KILLS'] ? 200 : 60
-test(`two tabs write ${ACTS_A_TAB} acts each: none is lost, and each tab hears the other`, async () => {
+test(`two tabs press undo and take back ${ACTS_A_TAB} times each: nothing is lost or taken back twice, and each hears the other`, async () => {
   const page = await ownPage()
   const context = page.browserContext()
   await go(page, '/entries', '[data-place="entries"]')
@@ -210,7 +301,14 @@ test(`two tabs write ${ACTS_A_TAB} acts each: none is lost, and each tab hears t
           )
         }
         button.click()
+        // one press after the other: each is kept or refused before the next
         for (let n = 0; n < 20; n++) await tick()
+        while (
+          [...document.querySelectorAll<HTMLButtonElement>('button:disabled')].some(item =>
+            /^(Take back|Undo)/.test(item.textContent),
+          )
+        )
+          await tick()
       }
     }, ACTS_A_TAB)
   const count = Object.keys(await records(page)).length
@@ -218,41 +316,21 @@ test(`two tabs write ${ACTS_A_TAB} acts each: none is lost, and each tab hears t
   await wait(1500)
   const found = await records(page)
   const { acts: all } = stateOf(found)
-  expect(all.length - count).toBe(2 * ACTS_A_TAB)
+  const written = all.length - count
+  // a press is lost only to one of the other tab's that stands
+  expect(written).toBeGreaterThanOrEqual(ACTS_A_TAB)
+  expect(written).toBeLessThanOrEqual(2 * ACTS_A_TAB)
+  // one press that stands for each thing that is taken back: of two tabs at once the later is told
+  const of = new Map<string, number>()
+  for (const { withdraws, id } of all)
+    if (withdraws !== undefined && !isTakenBack(all, id)) of.set(withdraws, (of.get(withdraws) ?? 0) + 1)
+  expect([...of.values()].filter(times => times > 1)).toEqual([])
   const shown = (tab: Page) => tab.$eval('h1', h1 => h1.textContent)
   expect(await shown(page)).toBe(await shown(other))
   await context.close()
 }, 120_000)
 
-describe('storage that fails', () => {
-  test('full: what was entered stays on screen with what to do, and is kept once there is room', async () => {
-    // nothing has been written yet: the browser remembers for a while how much room there was at the last write
-    const page = await stage.open('/start', { fresh: true })
-    await (await page.waitForSelector('[data-place="start"] input'))!.type('31')
-    const client = await page.createCDPSession()
-    const origin = new URL(stage.address).origin
-    await client.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 1 })
-    const press = () => page.locator('[data-place="start"] button[type="submit"]').click()
-    await press()
-    await page.waitForSelector('[data-part="outlines"]')
-    await press()
-    await page.waitForSelector('[data-part="chips"]')
-    await press()
-    const notice = await page.waitForSelector('[data-place="start"] [role="alert"]')
-    expect(await notice!.evaluate(item => item.textContent)).toMatch(/Nothing is lost/)
-    expect(await page.$$eval('[data-part="chip"]:has(button + button)', chips => chips.length)).toBe(1)
-    expect(Object.keys(await records(page))).toHaveLength(0)
-    await client.send('Storage.overrideQuotaForOrigin', { origin })
-    const until = Date.now() + 60_000
-    while ((await page.$('[data-place="box"]')) === null && Date.now() < until) {
-      // the page may have gone on by itself: what is no longer there is not waited for
-      await page.$eval('[data-place="start"] button[type="submit"]', item => item.click()).catch(() => {})
-      await wait(500)
-    }
-    expect(Object.keys(await records(page))).toHaveLength(1)
-    await page.close()
-  }, 120_000)
-
+describe('records that do not read', () => {
   test('damaged by hand: set aside, counted, everything else shown, and it can be taken out', async () => {
     const page = await ownPage()
     await page.evaluate(
@@ -283,7 +361,7 @@ describe('storage that fails', () => {
     expect(await page.$eval('p[role="status"]', notice => notice.textContent)).toMatch(
       /4 records could not be read/,
     )
-    expect(await page.$$eval('[data-slip]', slips => slips.length)).toBe(9)
+    await boxesStand(page, 9)
     await go(page, '/files', '[data-place="files"]')
     await page.waitForFunction(() => document.body.textContent.includes('4 records that do not read'))
     await page.evaluate(() => {

@@ -4,7 +4,7 @@ import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { records, saveBackup, stateOf } from './own-journal.ts'
-import { openStage, problemsOf, settled, type Stage } from './harness.ts'
+import { boxesStand, openStage, problemsOf, settled, type Stage } from './harness.ts'
 
 let stage: Stage
 beforeAll(async () => void (stage = await openStage()), 60_000)
@@ -136,7 +136,7 @@ describe('what is there is changed, doubled, and let go', () => {
     await page.locator('[role="dialog"] button[type="submit"]').click()
     await page.waitForFunction(() => document.querySelector('[role="dialog"]') === null)
     // focus is where it was
-    expect(await page.evaluate(() => document.activeElement?.getAttribute('aria-label'))).toMatch(/^Cox 1/)
+    await page.waitForFunction(() => document.activeElement?.getAttribute('aria-label')?.startsWith('Cox 1'))
     await page.keyboard.press('Enter')
     await page.waitForSelector('[role="dialog"]')
     const press = (text: string) =>
@@ -154,7 +154,7 @@ describe('what is there is changed, doubled, and let go', () => {
     expect((await things(page)).some(label => label.startsWith('Cox 1'))).toBe(false)
     await page.goto(page.url().replace('/kit', ''))
     await page.waitForSelector('[data-slip]')
-    expect(await page.$$eval('[data-slip]', slips => slips.length)).toBe(8)
+    await boxesStand(page, 8)
     expect(problemsOf(page)).toEqual([])
     await page.close()
   }, 90_000)
@@ -233,12 +233,7 @@ describe('every kind of charge', () => {
     await other.waitForSelector('[data-place="files"]')
     const input = (await other.waitForSelector('input[type="file"]')) as ElementHandle<HTMLInputElement>
     await input.uploadFile(path)
-    await other.waitForFunction(() => /new/.test(document.querySelector('[data-place="files"]')!.textContent))
-    await other.evaluate(() =>
-      [...document.querySelectorAll('button')]
-        .find(item => /Bring (it|them) together/.test(item.textContent))!
-        .click(),
-    )
+    await other.locator('::-p-xpath(//button[contains(., "together")])').click()
     await other.waitForSelector('[data-part="undo"]')
     const back = stateOf(await records(other)).state
     expect(

@@ -2,7 +2,8 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import { join } from 'node:path'
 import type { Page } from 'puppeteer-core'
 import { root } from '../scripts/set-up.mjs'
-import { openStage, problemsOf, settled, type Stage } from './harness.ts'
+import { pressOn, toldFirstBox } from './first-box.ts'
+import { boxesStand, openStage, problemsOf, settled, type Stage } from './harness.ts'
 import { plainServer } from './plain-server.ts'
 
 const dist = join(root, 'dist')
@@ -31,7 +32,7 @@ describe('without a network', () => {
     await page.reload({ waitUntil: 'load' })
     await settled(page)
     expect(await page.$eval('h1', h1 => h1.textContent)).toBe(before)
-    expect(await page.$$eval('[data-slip]', slips => slips.length)).toBe(9)
+    await boxesStand(page, 9)
     // a chunk that was never fetched before, and the fonts
     // the shelf may still draw itself again: a locator takes the slip that is there
     await page.locator('[data-slip="cox"] a').click()
@@ -73,6 +74,13 @@ describe('without a network', () => {
     await cached(page)
     await page.reload({ waitUntil: 'load' })
     await page.waitForSelector('[data-place="preferences"]')
+    // another tab, with a reading half typed
+    const other = await page.browserContext().newPage()
+    await other.goto(page.url().replace(/#.*/, '#/demo/round'), { waitUntil: 'load' })
+    const field = await other.waitForSelector('[data-place="round"] input')
+    await field!.type('47')
+    await other.evaluate(() => void Object.assign(window, { before: true }))
+    await page.bringToFront()
     newer = true
     await page.evaluate(async () => {
       Object.assign(window, { before: true })
@@ -83,9 +91,59 @@ describe('without a network', () => {
     await Promise.all([page.waitForNavigation(), page.locator('[data-part="update-offer"] button').click()])
     expect(await page.evaluate(() => 'before' in window)).toBe(false)
     await page.waitForSelector('[data-place="preferences"]')
+    // only the tab that asked is reloaded; the other keeps what is typed, and after a reload of its own too
+    await new Promise(resolve => setTimeout(resolve, 1000))
+    const typed = () => other.$eval('[data-place="round"] input', item => item.value)
+    expect(await other.evaluate(() => 'before' in window)).toBe(true)
+    expect(await typed()).toBe('47')
+    await other.bringToFront()
+    await other.reload({ waitUntil: 'load' })
+    await other.waitForSelector('[data-place="round"] input')
+    expect(await typed()).toBe('47')
     await server.close()
     await page.close()
   }, 120_000)
+
+  test('a part of it that is missing: a sentence says so, not an empty page', async () => {
+    const server = await plainServer(dist, '/', (name, bytes) =>
+      /^assets\/index-.*\.js$/.test(name) ? null : bytes,
+    )
+    const page = await stage.open('/', { fresh: true, at: server.address })
+    await page.waitForFunction(
+      () =>
+        getComputedStyle(document.querySelector('.start')!).opacity === '1' &&
+        document.body.innerText.includes('Veld has not started: a part of it did not come'),
+      { timeout: 20_000 },
+    )
+    await server.close()
+    await page.close()
+  }, 60_000)
+
+  test('licences of all that is shipped are read in the app, fonts too', async () => {
+    const page = await stage.open('/preferences', { fresh: true })
+    await page.locator('summary').click()
+    const text = await page.waitForSelector('pre').then(found => found!.evaluate(item => item.textContent))
+    expect(text.split('-----').length).toBeGreaterThan(40)
+    for (const name of ['@fontsource/zilla-slab', 'react', 'highs', 'workbox-core', 'SIL OPEN FONT LICENSE'])
+      expect(text).toContain(name)
+    expect(problemsOf(page)).toEqual([])
+    await page.close()
+  }, 60_000)
+
+  test('a first use that is half done is there again after a reload, and gone once it is kept', async () => {
+    const page = await stage.open('/start', { fresh: true })
+    await toldFirstBox(page, '33')
+    await page.reload({ waitUntil: 'load' })
+    await page.waitForSelector('[data-part="chips"]')
+    await pressOn(page)
+    await page.waitForSelector('[data-place="box"]')
+    expect(await page.evaluate(() => document.body.innerText)).toMatch(/33/)
+    await page.evaluate(() => (location.hash = '/start'))
+    expect(
+      await page.waitForSelector('[data-place="start"] input').then(i => i!.evaluate(x => x.value)),
+    ).toBe('')
+    await page.close()
+  }, 60_000)
 })
 
 test('without locks, channels and lasting storage it says what is weaker, and keeps everything', async () => {

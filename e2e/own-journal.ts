@@ -45,12 +45,14 @@ const inStore = (
           if (empty) store.clear()
           for (const act of list as { id: string }[]) store.put(act, act.id)
           const found: Record<string, unknown> = {}
-          store.openCursor().onsuccess = event => {
-            const cursor = (event.target as IDBRequest<IDBCursorWithValue | null>).result
-            if (!cursor) return
-            found[cursor.key as string] = cursor.value
-            cursor.continue()
-          }
+          // what is only written is not read back: a long journal would be, at every part of it
+          if (how === 'readonly')
+            store.openCursor().onsuccess = event => {
+              const cursor = (event.target as IDBRequest<IDBCursorWithValue | null>).result
+              if (!cursor) return
+              found[cursor.key as string] = cursor.value
+              cursor.continue()
+            }
           transaction.oncomplete = () => {
             db.close()
             resolve(found)

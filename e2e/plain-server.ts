@@ -13,21 +13,24 @@ const TYPES: Readonly<Record<string, string>> = {
   '.webmanifest': 'application/manifest+json',
 }
 
-/** The plainest static server there is: a folder under a sub-path, nothing else. `change` rewrites what it hands out. */
+/** The plainest static server there is: a folder under a sub-path, nothing else. `change` rewrites what it hands out; null: it is not there. */
 export async function plainServer(
   folder: string,
   subPath: string,
-  change: (name: string, bytes: Buffer) => Buffer | string = (_, bytes) => bytes,
+  change: (name: string, bytes: Buffer) => Buffer | string | null = (_, bytes) => bytes,
 ): Promise<{ readonly address: string; readonly close: () => Promise<void> }> {
   const server: Server = createServer((request, response) => {
     const path = new URL(request.url ?? '/', 'http://x').pathname
     if (!path.startsWith(subPath)) return response.writeHead(404).end()
     const name = normalize(path.slice(subPath.length) || 'index.html')
     readFile(join(folder, name)).then(
-      bytes =>
-        response
+      bytes => {
+        const given = change(name, bytes)
+        if (given === null) return response.writeHead(404).end()
+        return response
           .writeHead(200, { 'content-type': TYPES[extname(name)] ?? 'application/octet-stream' })
-          .end(change(name, bytes)),
+          .end(given)
+      },
       () => response.writeHead(404).end(),
     )
     return undefined

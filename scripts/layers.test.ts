@@ -49,7 +49,7 @@ test.each([
   [
     'src/workers/a.ts',
     "import { b } from '#store/journal-store.ts'\nexport const a = b\n",
-    'workers stand on records',
+    'workers stand on formats',
   ],
   [
     'src/draw/a.ts',

@@ -6,11 +6,13 @@ import { freshHolds } from '../src/core/estimate/fresh-holds.ts'
 import { exactPlan } from '../src/core/renewal/exact-plan.ts'
 import { greedyPlan } from '../src/core/renewal/greedy-plan.ts'
 import {
-  freshHeldDays,
+  freshBeadsHold,
   LEAST_DAYS,
   lastDayFreshHeld,
   lastDayHeld,
+  lastHeatedS,
   mayLeave,
+  restsUntilDay,
   shareThatMayLeave,
   valueAtShare,
 } from '../src/core/renewal/hold-dates.ts'
@@ -31,9 +33,12 @@ const FRESH_DAYS = [0, 52, 104, 156]
 /** A filling with its turn, and what a day takes beside: as usual in the app. */
 const FILLING_MINUTES = 100
 const BESIDE_MINUTES = 30
-const SATURDAYS = Array.from({ length: 26 }, (_, week) => 2 + 7 * week)
+const WEEKS = 26
+/** The plan always looks half a year ahead: on the last of the days that are lived through as on the first. */
+const ALL_SATURDAYS = Array.from({ length: 2 * WEEKS }, (_, week) => 2 + 7 * week)
+const SATURDAYS = ALL_SATURDAYS.slice(0, WEEKS)
 const RECKONED_EVERY_DAYS = 42
-const LEAST_HELD_DAYS = 3
+const WEEK_DAYS = 7
 /** Fewer than the app throws: each box is reckoned some ten times. */
 const DRAWS_PER_ROUND = 60
 
@@ -114,8 +119,13 @@ export interface MeasuredLife {
   readonly kind: 'lived'
   readonly shelf: number
   readonly boxes: number
+  /** Box-days on which the plan left a box out, and named it: fresh beads would not hold it. They count for no rule. */
+  readonly leftOutDays: number
   readonly plan: Lived
+  /** All of them on the first of each month. */
   readonly monthly: Lived
+  /** All of them every fourth Saturday: one day more in half a year, and the first of them at once. */
+  readonly fourth: Lived
   readonly dark: Lived
 }
 
@@ -135,16 +145,18 @@ function knownOf(life: BoxLife, box: number, day: number, renewals: readonly num
     FRESH_DAYS.map(one => facts.nowS + secondsFromDays(one)),
   )
   const { leaves } = ensemble.report
+  const heatedS = lastHeatedS(facts.charges)
   if (!fresh || !leaves) return null
   const leavesS = valueAtShare(leaves.sharesOfDates, shareThatMayLeave(fresh, SURE)).atS
   return {
     onDay: day,
-    holdsAtAll: freshHeldDays(fresh, fresh[0]!.dayS, 0.5) >= LEAST_HELD_DAYS,
+    holdsAtAll: freshBeadsHold(fresh),
     box: {
       id: String(box),
       share: 0.2,
-      holdsUntil: day + (isOver(life, day, renewals) ? -1 : lastDayHeld(leavesS, facts.nowS)),
-      freshHoldsUntil: SATURDAYS.map(
+      holdsUntil: day + (isOver(life, day, renewals) ? -1 : lastDayHeld(leavesS, facts.nowS, heatedS)),
+      restsUntil: day + restsUntilDay(heatedS, facts.nowS),
+      freshHoldsUntil: ALL_SATURDAYS.map(
         saturday =>
           day +
           lastDayFreshHeld(fresh, {
@@ -162,9 +174,10 @@ function knownOf(life: BoxLife, box: number, day: number, renewals: readonly num
  * Five boxes of one house, each with a display that is read once a week. Every Saturday the plan is asked; a box is reckoned
  * anew each sixth week, and when its display shows it over. What the plan wants today is done today.
  */
-async function plannedDays(lives: readonly BoxLife[], solve: Solver): Promise<Map<number, number[]>> {
+async function plannedDays(lives: readonly BoxLife[], solve: Solver) {
   const done = new Map(lives.map((_, box) => [box, [] as number[]]))
   const known = new Map<number, Known>()
+  const leftOut = new Map(lives.map((_, box) => [box, new Set<number>()]))
   for (const [at, today] of SATURDAYS.entries()) {
     for (const [box, life] of lives.entries()) {
       const before = known.get(box)
@@ -179,10 +192,16 @@ async function plannedDays(lives: readonly BoxLife[], solve: Solver): Promise<Ma
         if (now) known.set(box, now)
       }
     }
+    for (const [box, { holdsAtAll }] of known)
+      if (!holdsAtAll) for (let day = 0; day < WEEK_DAYS; day++) leftOut.get(box)!.add(today + day)
     const planned = [...known.values()].filter(one => one.holdsAtAll)
     const asked: OvenPlanAsked = {
-      days: SATURDAYS.slice(at).map(day => ({ day: day - today, presentMinutes: 330, wish: null })),
-      horizon: AHEAD_DAYS - today,
+      days: ALL_SATURDAYS.slice(at, at + WEEKS).map(day => ({
+        day: day - today,
+        presentMinutes: 330,
+        wish: null,
+      })),
+      horizon: AHEAD_DAYS,
       batchMinutes: FILLING_MINUTES,
       besideMinutes: BESIDE_MINUTES,
       spareShare: 0,
@@ -190,7 +209,8 @@ async function plannedDays(lives: readonly BoxLife[], solve: Solver): Promise<Ma
       boxes: planned.map(({ box }) => ({
         ...box,
         holdsUntil: box.holdsUntil - today,
-        freshHoldsUntil: box.freshHoldsUntil.slice(at).map(day => day - today),
+        restsUntil: box.restsUntil! - today,
+        freshHoldsUntil: box.freshHoldsUntil.slice(at, at + WEEKS).map(day => day - today),
       })),
     }
     const quick = greedyPlan(asked)
@@ -204,10 +224,13 @@ async function plannedDays(lives: readonly BoxLife[], solve: Solver): Promise<Ma
       const days = done.get(box)!
       days.push(today)
       const before = known.get(box)!
-      known.set(box, { ...before, box: { ...before.box, holdsUntil: before.box.freshHoldsUntil[at]! } })
+      known.set(box, {
+        ...before,
+        box: { ...before.box, holdsUntil: before.box.freshHoldsUntil[at]!, restsUntil: today + LEAST_DAYS },
+      })
     }
   }
-  return done
+  return { done, leftOut }
 }
 
 /** Its display shows it over; what a heat did not help a fortnight ago, another does not. */
@@ -218,10 +241,17 @@ function isOver(life: BoxLife, day: number, renewals: readonly number[]): boolea
   return last.settled && readingWord(facts.hygrometer, last, facts.targetRhPercent!) === 'over'
 }
 
+/** The first of each month, in days from today. */
+function firstsOfMonths(todayS: number): number[] {
+  const days = Array.from({ length: AHEAD_DAYS }, (_, day) => day)
+  return days.filter(day => new Date((todayS + secondsFromDays(day)) * 1000).getUTCDate() === 1)
+}
+
 async function measuredLife(number: number, solve: Solver): Promise<MeasuredLife> {
   const all = Array.from({ length: LIVED_BOXES }, (_, box) => boxLife(number, box))
   // boxes that even fresh beads would not hold are left out of the plan, and of what is compared
   const lives = all.filter((life, box) => knownOf(life, box, 0, [])?.holdsAtAll)
+  const { done, leftOut } = await plannedDays(lives, solve)
   const lived = (daysOf: (box: number) => readonly number[]): Lived => {
     const days = new Map<number, number>()
     let renewals = 0
@@ -229,7 +259,7 @@ async function measuredLife(number: number, solve: Solver): Promise<MeasuredLife
     lives.forEach((life, box) => {
       const own = daysOf(box)
       renewals += own.length
-      offDays += life.offDays(own)
+      offDays += life.offDays(own, leftOut.get(box)!)
       for (const day of own) days.set(day, (days.get(day) ?? 0) + 1)
     })
     const minutes = [...days.values()].reduce(
@@ -238,14 +268,16 @@ async function measuredLife(number: number, solve: Solver): Promise<MeasuredLife
     )
     return { days: days.size, renewals, hours: Math.round(minutes / 6) / 10, offDays }
   }
-  const planned = await plannedDays(lives, solve)
-  const firsts = SATURDAYS.filter((_, week) => week % 4 === 0)
+  const firsts = firstsOfMonths(lives[0]?.todayS ?? 0)
+  const fourths = SATURDAYS.filter((_, week) => week % 4 === 0)
   return {
     kind: 'lived',
     shelf: number,
     boxes: lives.length,
-    plan: lived(box => planned.get(box)!),
+    leftOutDays: [...leftOut.values()].reduce((sum, days) => sum + days.size, 0),
+    plan: lived(box => done.get(box)!),
     monthly: lived(() => firsts),
+    fourth: lived(() => fourths),
     dark: lived(box => lives[box]!.darkDays(SATURDAYS)),
   }
 }

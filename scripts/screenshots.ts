@@ -1,28 +1,32 @@
 // The pictures of docs/screenshots, from the demonstration on a fixed day: npm run build && npm run shots
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Page } from 'puppeteer-core'
 import { openStage, problemsOf, settled, type OpenOptions } from '../e2e/harness.ts'
-import { fill } from '../e2e/own-journal.ts'
+import { fill, ownActs, saveBackup } from '../e2e/own-journal.ts'
 import { fourteenBoxes } from '../src/testing/fourteen-boxes.ts'
-import { makeAct, type Act, type Draft } from '../src/records/act.ts'
+import { makeAct, makeWithdrawal, type Act, type Draft } from '../src/records/act.ts'
 import { root } from './set-up.mjs'
 
 const TODAY = '?today=2025-11-08'
 const PHONE = { width: 390, height: 844 }
 const SHOTS: readonly { name: string; hash: string; options?: OpenOptions }[] = [
   { name: 'shelf', hash: '/demo' },
-  { name: 'shelf-night', hash: '/demo', options: { dark: true } },
   { name: 'shelf-phone', hash: '/demo', options: PHONE },
   { name: 'box', hash: '/demo/box/launch' },
   { name: 'kit', hash: '/demo/kit' },
-  { name: 'heat-these', hash: '/demo/renew/heat/stroke-beads' },
   { name: 'beads', hash: '/demo/kit/beads/spare-beads-1' },
   { name: 'spools', hash: '/demo/spools' },
   { name: 'spool', hash: '/demo/spools/spare-spool-4' },
   { name: 'dry', hash: '/demo/spools/spare-spool-2/dry' },
+  { name: 'drying-run-phone', hash: '/demo/spools/spare-spool-7/run', options: PHONE },
+  { name: 'signs', hash: '/demo/spools/spare-spool-6/signs' },
+  {
+    name: 'labels',
+    hash: `/demo/labels?of=box:launch&of=box:skeg&${[1, 2, 3, 4, 5, 6, 7].map(n => `of=spool:spare-spool-${n}`).join('&')}`,
+  },
   { name: 'build-arrange', hash: '/demo/build/coxless/arrange' },
-  { name: 'build-drill', hash: '/demo/build/coxless/drill' },
-  { name: 'build-step-phone', hash: '/demo/build/coxless/bench', options: PHONE },
   { name: 'wrong', hash: '/demo/box/rigger/wrong' },
 ]
 const NOW = Date.parse('2025-11-08T10:00:00Z')
@@ -48,13 +52,19 @@ try {
           !/Sizing …|Reckoning …/.test(document.body.textContent),
         { timeout: 60_000 },
       )
-    if (name === 'build-step-phone') {
-      await page.evaluate(() => document.querySelector<HTMLElement>('[data-bench="drill 4"] button')!.click())
-      await page.waitForSelector('[data-step="drill 4"]')
-      await page.evaluate(() => {
-        ;(document.activeElement as HTMLElement).blur()
-        scrollTo(0, 0)
-      })
+    if (name === 'signs') {
+      for (const question of ['sizzle', 'string or grow', 'dull, chalky'])
+        await page
+          .locator(
+            `::-p-xpath(//fieldset[legend[contains(., "${question}")]]//label[normalize-space(.)="yes"])`,
+          )
+          .click()
+      await page
+        .locator(
+          '::-p-xpath(//fieldset[legend[contains(., "other spools")]]//label[normalize-space(.)="no"])',
+        )
+        .click()
+      await page.evaluate(() => (document.activeElement as HTMLElement).blur())
     }
     if (/^.demo.box.[a-z]+$/.test(hash))
       await page.waitForFunction(
@@ -73,6 +83,7 @@ try {
   }
   await dailyLife()
   await plannedRenewals()
+  await broughtIn()
 } finally {
   await stage.close()
 }
@@ -167,6 +178,36 @@ function atTheOven(nowMs: number): Act[] {
   ]
 }
 
+/** A backup of another device, looked at before it is brought in: it takes one reading back and makes a box smaller. */
+async function broughtIn(): Promise<void> {
+  const nowMs = Date.now()
+  const acts = ownActs(nowMs)
+  let count = 0
+  const maker = { nowMs: () => nowMs, zone: 'UTC', newId: () => `own-shot${++count}` }
+  const here = acts.slice(0, -2)
+  const taken = here.findLast(act => act.entries.length === 1)!
+  const changed = makeAct(maker, 'changed', [
+    { kind: 'box.changed', payload: { boxId: 'cox', name: 'Stern', widthMm: 90 } },
+  ])
+  const folder = mkdtempSync(join(tmpdir(), 'veld-shot-'))
+  saveBackup(join(folder, 'phone.zip'), [...acts, makeWithdrawal(maker, taken), changed], nowMs)
+  const page = await stage.open('/preferences', { fresh: true })
+  await page.waitForSelector('[data-place]')
+  await fill(page, here)
+  await page.evaluate(() => (location.hash = '#/files'))
+  await page.reload({ waitUntil: 'load' })
+  const input = await page.waitForSelector('[data-place="files"] input[type="file"]')
+  await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile(
+    join(folder, 'phone.zip'),
+  )
+  await page.waitForSelector('[data-looked]')
+  await page.evaluate(() => document.fonts.ready)
+  await page.screenshot({ path: file('files') })
+  console.log('files', problemsOf(page).join(' '))
+  rmSync(folder, { recursive: true, force: true })
+  await page.close()
+}
+
 /** A fuller shelf: the plan with a day pulled too far, the sheet for its next day, a session on the laptop. */
 async function plannedRenewals(): Promise<void> {
   const page = await stage.open('/preferences', { fresh: true })
@@ -176,7 +217,7 @@ async function plannedRenewals(): Promise<void> {
   await page.waitForSelector('[data-place="renew"][data-standing]', { timeout: 180_000 })
   await settled(page)
   await page.$$eval('[data-session]', all => (all.at(-1) as SVGElement).focus())
-  for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowRight')
+  for (let i = 0; i < 7; i++) await page.keyboard.press('ArrowRight')
   await page.keyboard.press('Enter')
   await page.waitForSelector('[data-part="moved"] button')
   await page.evaluate(() => document.fonts.ready)

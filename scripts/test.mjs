@@ -98,6 +98,7 @@ await together([
   ['same answers, a share', bin('tsx'), ['scripts/validate-answers.ts', '--share']],
   ['packing, a fifth', bin('tsx'), ['scripts/validate-packing.ts', '--fifth']],
   ['plans of renewals, a share', bin('tsx'), ['scripts/validate-plan.ts', '--share']],
+  ['drying runs, a share', bin('tsx'), ['scripts/validate-spools.ts', '--share']],
   ['hostile files, a seeded fifth', bin('tsx'), ['scripts/validate-hostile.ts', '--fifth']],
 ])
 if (

@@ -1,24 +1,31 @@
-// Files nobody meant well with: none may crash the readers, none may get an invalid entry past them.
-// Whole: 10 000, writes docs/validation/hostile.json. `--fifth`: a seeded fifth, nothing written.
+// What nobody meant well with: files, damaged stores, two tabs at once, clocks that jump. None may crash a reader, lose what
+// is unharmed, or get an invalid entry past them. Whole: writes docs/validation/hostile.json. `--fifth`: a seeded fifth.
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { boathouseLoft } from '../demo/loft.ts'
 import { seededRandom } from '../src/core/estimate/random.ts'
 import { readBackup } from '../src/formats/backup/read-backup.ts'
 import { writeBackup } from '../src/formats/backup/write-backup.ts'
+import { readReadings } from '../src/formats/readings-csv/read-readings.ts'
 import { hostileFile } from '../src/testing/hostile-files.ts'
 import { makeAct, readAct, type Act } from '../src/records/act.ts'
 import { fold } from '../src/journal/fold.ts'
+import { readView } from '../src/session/read-view.ts'
+import { readRecords } from '../src/store/journal-store.ts'
+import { clockCase } from '../src/testing/clock-cases.ts'
+import { damagedStore, goodStore, unharmedIds } from '../src/testing/hostile-stores.ts'
+import { tabRace } from '../src/testing/tab-races.ts'
 import { bringReadings } from '../src/places/files/bring-file.ts'
 import { readingsFile } from '../src/places/files/make-files.ts'
 import { coreHash } from './core-hash.mjs'
 import { keptHash } from './kept-hash.ts'
 import { root } from './set-up.mjs'
 
-const WHOLE = 10_000
+const WHOLE = { files: 20_000, stores: 5000, races: 200, clocks: 2000 }
 const NOW = Date.UTC(2025, 10, 8, 10)
 const fifth = process.argv.includes('--fifth')
-const count = fifth ? WHOLE / 5 : WHOLE
+const share = fifth ? 1 / 5 : 1
+const count = WHOLE.files * share
 const file = join(root, 'docs/validation/hostile.json')
 
 const loft = boathouseLoft(NOW, 'UTC')
@@ -56,7 +63,7 @@ function actsOf(hostile: ReturnType<typeof hostileFile>): readonly Act[] | null 
     const read = readBackup(hostile.bytes)
     return read.ok ? read.acts.map(item => item.act) : null
   }
-  const brought = bringReadings(hostile.text, state, NOW)
+  const brought = bringReadings(readReadings(hostile.text), state, NOW)
   return brought.kind === 'readings' ? [makeAct(maker, 'brought', brought.drafts)] : null
 }
 
@@ -72,13 +79,53 @@ function isSound(act: Act): boolean {
   return walk(act)
 }
 
+/** Damaged stores: they open, and every record that is unharmed is there. */
+const stores = { damaged: 0, crashes: 0, unharmedLost: 0 }
+for (let i = 0; i < WHOLE.stores * share; i++) {
+  const random = seededRandom(i * 104_729 + 7)
+  const good = goodStore(someActs, random)
+  const damaged = damagedStore(good, random)
+  stores.damaged++
+  try {
+    const { acts } = await readView({ readAll: anew => Promise.resolve(readRecords(damaged, anew)) }, NOW)
+    const here = new Set(acts.map(act => act.id))
+    stores.unharmedLost += unharmedIds(good, damaged).filter(id => !here.has(id)).length
+  } catch (error) {
+    stores.crashes++
+    firstTrouble.push(`store ${i}: ${error instanceof Error ? error.stack : String(error)}`)
+  }
+}
+
+/** Two tabs at once. */
+const races = { races: 0, lost: 0, doubled: 0, apart: 0, told: 0 }
+for (let i = 0; i < WHOLE.races * share; i++) {
+  const race = await tabRace(someActs, seededRandom(i * 15_485_863 + 3))
+  races.races++
+  races.lost += race.lost
+  races.doubled += race.doubled
+  races.apart += race.apart
+  races.told += race.told
+}
+
+/** Clocks and zones. */
+const clocks = { clocks: 0, wrong: 0 }
+for (let i = 0; i < WHOLE.clocks * share; i++) {
+  const wrong = clockCase(seededRandom(i * 32_452_843 + 5))
+  clocks.clocks++
+  clocks.wrong += wrong.length
+  firstTrouble.push(...wrong.map(text => `clock ${i}: ${text}`))
+}
+
 const result = {
-  what: 'Backups and tables broken by chance, forged with matching checksums, or made of noise.',
+  what: 'Backups and tables broken by chance, forged with matching checksums, or made of noise; stores damaged by hand; two tabs that do what they like at once; clocks that jump, and zones.',
   files: count,
   crashes,
   refused,
   readAsSound: passed,
   invalidEntriesStored: invalid,
+  stores,
+  races,
+  clocks,
   coreHash: await coreHash(['scripts/validate-hostile.ts']),
 }
 console.log(JSON.stringify(result, null, 2))
@@ -95,4 +142,10 @@ if (!fifth) {
 // a check that refuses everything proves nothing
 const proves = refused > 0.5 * count && passed > 0.02 * count
 if (!proves) console.error('Too few files were refused, or too few passed, for this to mean anything.')
-process.exit(crashes === 0 && invalid === 0 && proves ? 0 : 1)
+// two tabs that never got in each other's way would prove nothing either
+const holds =
+  stores.crashes + stores.unharmedLost === 0 &&
+  races.lost + races.doubled + races.apart === 0 &&
+  races.told > 0 &&
+  clocks.wrong === 0
+process.exit(crashes === 0 && invalid === 0 && proves && holds ? 0 : 1)

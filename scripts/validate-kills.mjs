@@ -1,5 +1,6 @@
-// Pages killed at thirty random moments of the round, a swap, a bringing together and a replacement: nothing lost,
-// nothing half done; and two tabs writing four hundred acts. `npm test` kills eight and writes 120.
+// Pages killed at forty random moments of each doing (the round, a swap, first use, an undo, the quick field, a batch, a bringing
+// together, a replacement): nothing lost, nothing half done; and two tabs that press four hundred times. `npm test` kills two of
+// each and presses 120 times.
 import { spawnSync } from 'node:child_process'
 import { ensureChromium, root } from './set-up.mjs'
 

@@ -23,16 +23,23 @@ lives.sort((a, b) => a.shelf - b.shelf)
 
 const seconds = shelves.map(one => one.seconds).sort((a, b) => a - b)
 const total = (of: (life: MeasuredLife) => number) => lives.reduce((sum, life) => sum + of(life), 0)
-const summed = (name: 'plan' | 'monthly' | 'dark') => ({
+const summed = (name: 'plan' | 'monthly' | 'fourth' | 'dark') => ({
   ovenDays: total(life => life[name].days),
   renewals: total(life => life[name].renewals),
   ovenHours: Math.round(total(life => life[name].hours)),
   boxDaysOff: total(life => life[name].offDays),
 })
 /** A habit beats the plan where it takes no more days at the oven and leaves fewer box-days off target. */
-const beaten = lives.filter(({ plan, monthly, dark }) =>
-  [monthly, dark].some(habit => habit.days <= plan.days && habit.offDays < plan.offDays),
-)
+const beatenBy = (...habits: readonly ('monthly' | 'fourth' | 'dark')[]) =>
+  lives
+    .filter(life =>
+      habits.some(name => life[name].days <= life.plan.days && life[name].offDays < life.plan.offDays),
+    )
+    .map(({ shelf, plan, ...life }) => ({
+      shelf,
+      plan,
+      ...Object.fromEntries(habits.map(name => [name, life[name]])),
+    }))
 const result = {
   what: 'Random shelves solved and checked; shelves of five made-up boxes lived through half a year against two habits.',
   shelves: shelves.length,
@@ -51,10 +58,13 @@ const result = {
   daysFewerThanTheQuickPlan: shelves.reduce((sum, one) => sum + one.greedySessions - one.sessions, 0),
   lived: lives.length,
   livedBoxes: total(life => life.boxes),
+  boxDaysLeftOut: total(life => life.leftOutDays),
   plan: summed('plan'),
   firstOfTheMonth: summed('monthly'),
+  everyFourthSaturday: summed('fourth'),
   whenTheyLookDark: summed('dark'),
-  beatenByAHabit: beaten.map(({ shelf, plan, monthly, dark }) => ({ shelf, plan, monthly, dark })),
+  beatenByAHabit: beatenBy('monthly', 'dark'),
+  beatenByEveryFourthSaturday: beatenBy('fourth'),
   wrong: shelves.flatMap(one => one.wrong),
   coreHash: await coreHash(['scripts/measure-plans.ts']),
 }

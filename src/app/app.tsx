@@ -1,13 +1,16 @@
 import { MantineProvider } from '@mantine/core'
 import { useColorScheme } from '@mantine/hooks'
 import { QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query'
-import { Component, lazy, type ReactNode } from 'react'
+import { Component, lazy, useState, type ReactNode } from 'react'
 import { HashRouter, useLocation, useRoutes } from 'react-router'
 import { readPreferences, USUAL_PREFERENCES, writePreferences, type Preferences } from '#store/preferences.ts'
 import { PreferenceContext } from '#session/journal-context.tsx'
+import { NoStorage } from '#store/storage.ts'
+import { refusalText } from '#ui/refused.tsx'
+import { Broken } from './broken.tsx'
 import { JournalRoot } from './journal-root.tsx'
+import { StorageRefused } from './storage-refused.tsx'
 import { theme } from './theme.ts'
-import hand from '#ui/hand.module.css'
 
 const ShelfPlace = lazy(() => import('../places/shelf/shelf-place.tsx'))
 const BoxPlace = lazy(() => import('../places/box/box-place.tsx'))
@@ -25,6 +28,7 @@ const RenewPlace = lazy(() => import('../places/renew/renew-place.tsx'))
 const HeatingPlace = lazy(() => import('../places/heating/heating-place.tsx'))
 const BeadsPlace = lazy(() => import('../places/beads/beads-place.tsx'))
 const HeatPlace = lazy(() => import('../places/heat/heat-place.tsx'))
+const LabelsPlace = lazy(() => import('../places/labels/labels-place.tsx'))
 const SpoolsPlace = lazy(() => import('../places/spools/spools-place.tsx'))
 const BuildPlace = lazy(() => import('../places/build/build-place.tsx'))
 const FirstUsePlace = lazy(() => import('../places/first-use/first-use-place.tsx'))
@@ -46,6 +50,7 @@ const places = [
   { path: 'renew/:page?/:id?', element: <RenewPlace /> },
   { path: 'kit/beads/:id', element: <BeadsPlace /> },
   { path: 'kit/heat', element: <HeatPlace /> },
+  { path: 'labels', element: <LabelsPlace /> },
   { path: 'spools/:spoolId?/:page?', element: <SpoolsPlace /> },
   { path: 'build/:planId?/:step?', element: <BuildPlace /> },
   { path: 'start', element: <FirstUsePlace /> },
@@ -56,21 +61,6 @@ const routes = [
   { path: '*', element: <Broken error={null} /> },
 ]
 const client = new QueryClient()
-
-function Broken({ error }: { readonly error: unknown }) {
-  return (
-    <main className={hand.page}>
-      <h1 className={hand.answer}>This page could not be drawn.</h1>
-      <p className={hand.behind}>
-        {error instanceof Error ? error.message : 'Nothing is kept at this address.'} What you entered is
-        kept.
-      </p>
-      <a href="#/" className={hand.worded}>
-        To the shelf
-      </a>
-    </main>
-  )
-}
 
 interface Drawn {
   readonly error: unknown
@@ -86,8 +76,18 @@ class Unbroken extends Component<{ readonly at: string; readonly children: React
   static getDerivedStateFromProps({ at }: { readonly at: string }, drawn: Drawn): Drawn | null {
     return at === drawn.at ? null : { error: null, at }
   }
+  readonly again = (): void => {
+    client.removeQueries()
+    this.setState({ error: null })
+  }
   override render(): ReactNode {
-    return this.state.error === null ? this.props.children : <Broken error={this.state.error} />
+    const { error } = this.state
+    if (error === null) return this.props.children
+    return error instanceof NoStorage ? (
+      <StorageRefused error={error} again={this.again} />
+    ) : (
+      <Broken error={error} />
+    )
   }
 }
 
@@ -113,6 +113,7 @@ export function App() {
 /** Display preferences of this device, and the theme they choose. */
 function Preferring({ children }: { readonly children: ReactNode }) {
   const queries = useQueryClient()
+  const [refusal, setRefusal] = useState<string | null>(null)
   const key = ['preferences']
   const { data, isError } = useQuery({
     queryKey: key,
@@ -128,11 +129,14 @@ function Preferring({ children }: { readonly children: ReactNode }) {
   const change = (part: Partial<Preferences>) => {
     const next = { ...preferences, ...part }
     queries.setQueryData(key, next)
-    void writePreferences(next)
+    writePreferences(next).then(
+      () => setRefusal(null),
+      (reason: unknown) => setRefusal(refusalText(reason)),
+    )
   }
   const scheme = preferences.theme === 'auto' ? device : preferences.theme
   return (
-    <PreferenceContext value={{ preferences, change, dark: scheme === 'dark' }}>
+    <PreferenceContext value={{ preferences, change, dark: scheme === 'dark', refusal }}>
       <MantineProvider theme={theme} forceColorScheme={scheme}>
         {children}
       </MantineProvider>

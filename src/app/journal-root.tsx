@@ -2,6 +2,7 @@ import { useSuspenseQuery } from '@tanstack/react-query'
 import { Suspense, useEffect, useMemo, type ReactNode } from 'react'
 import { NavigationType, Outlet, useLocation, useNavigationType } from 'react-router'
 import { openJournal, type JournalName } from '#store/journal-store.ts'
+import { openPhotos } from '#store/photos.ts'
 import { openResults } from '#store/kept-results.ts'
 import { JournalContext, type JournalTools } from '#session/journal-context.tsx'
 import { useOtherTabs, useSweep } from '#session/journal-query.ts'
@@ -9,6 +10,7 @@ import { WhyProvider } from '#ui/why-provider.tsx'
 import { demoMaker, deviceMaker } from './clock.ts'
 import { seedDemo } from './demo-seed.ts'
 import { sharedEstimator } from './estimator.ts'
+import { sharedFileReading } from './file-reading.ts'
 import { Shell } from './shell.tsx'
 import hand from '#ui/hand.module.css'
 
@@ -22,6 +24,8 @@ export function JournalRoot({ name }: { readonly name: JournalName }) {
       maker: name === 'demo' ? demoMaker(window.location.search) : deviceMaker(),
       estimator: sharedEstimator(),
       results: openResults(name),
+      photos: openPhotos(name),
+      fileReading: sharedFileReading(),
       scienceVersion: SCIENCE_VERSION,
       base: name === 'demo' ? '/demo' : '',
     }),

@@ -1,10 +1,13 @@
 import type { ReactNode } from 'react'
 import { Link, NavLink, useLocation, useNavigate } from 'react-router'
 import { useJournalTools } from '#session/journal-context.tsx'
+import { ClockLine } from './clock-line.tsx'
 import { Commands } from './commands.tsx'
+import { StandingLine } from './standing-line.tsx'
 import { UpdateOffer } from './offline.tsx'
 import { BESIDE, BottomWords, PLACES } from './bottom-words.tsx'
 import { UndoButtons } from '#ui/undo-button.tsx'
+import { UndoRefused } from '#ui/undo-refused.tsx'
 import css from './shell.module.css'
 import hand from '#ui/hand.module.css'
 
@@ -18,7 +21,12 @@ export function Shell({ children }: { readonly children: ReactNode }) {
   if (pathname.endsWith('/round') || pathname.includes('/renew/session/'))
     return (
       <div className={css.shell}>
+        <StandingLine />
+        <ClockLine />
         {children}
+        <div className={css.foot}>
+          <UndoRefused className={css.lastLine} />
+        </div>
         <Commands />
       </div>
     )
@@ -52,8 +60,13 @@ export function Shell({ children }: { readonly children: ReactNode }) {
           </span>
         </div>
       </header>
+      <StandingLine />
+      <ClockLine />
       {children}
-      <UpdateOffer />
+      <div className={css.foot}>
+        <UndoRefused className={css.lastLine} />
+        <UpdateOffer />
+      </div>
       <Commands />
       <BottomWords />
     </div>

@@ -1,3 +1,4 @@
+import { greatest, least } from '#units/extremes.ts'
 import type { ReactNode } from 'react'
 import { hangs, type Arrangement, type Asked } from '#core/build/arrangement.ts'
 import { standingSpools } from '#core/build/clearances.ts'
@@ -139,7 +140,7 @@ export function PlanView({
           // a spindle ends past its last spool
           const end =
             arrangement.kind === 'spindle'
-              ? Math.max(...standing.map(one => one.disc.centre[arrangement.axis] + one.disc.widthMm / 2)) +
+              ? greatest(standing.map(one => one.disc.centre[arrangement.axis] + one.disc.widthMm / 2)) +
                 SPINDLE_END_MM
               : null
           return (
@@ -254,7 +255,7 @@ function Rollers({
   const { right, up } = VIEWS[view]
   const { axis, lines } = arrangement
   const radius = (support.rollerDiameterMm / 2) * scale
-  const half = Math.min(...[inside.baseMm[axis === 1 ? 1 : 0], inside.rimMm[axis === 1 ? 1 : 0]]) / 2
+  const half = least([inside.baseMm[axis === 1 ? 1 : 0], inside.rimMm[axis === 1 ? 1 : 0]]) / 2
   return lines.flatMap((line, i) =>
     [-1, 1].map(side => {
       const middle: [number, number, number] = [line.at[0], line.at[1], line.at[2]]

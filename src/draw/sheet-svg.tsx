@@ -1,3 +1,4 @@
+import { greatest } from '#units/extremes.ts'
 import type { Mark, Sheet } from '#core/build/template.ts'
 
 /* Templates are printed and cut: plain black on white, whatever the light of the house. */
@@ -53,7 +54,7 @@ const GAP_MM = 40
 export function SheetsSvg({ sheets }: { readonly sheets: readonly Sheet[] }) {
   const widths = sheets.map(sheet => sheet.to[0] - sheet.from[0])
   const width = widths.reduce((sum, mm) => sum + mm, 0) + GAP_MM * Math.max(0, sheets.length - 1)
-  const height = Math.max(...sheets.map(sheet => sheet.to[1] - sheet.from[1]))
+  const height = greatest(sheets.map(sheet => sheet.to[1] - sheet.from[1]))
   return (
     <svg width={`${width}mm`} height={`${height}mm`} viewBox={`0 0 ${width} ${height}`}>
       {sheets.map((sheet, i) => {

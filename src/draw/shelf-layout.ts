@@ -1,3 +1,4 @@
+import { greatest } from '#units/extremes.ts'
 /** What the layout needs of a box. */
 export interface ShelfBox {
   readonly id: string
@@ -54,12 +55,12 @@ export function layOutShelf(boxes: readonly ShelfBox[], widthPx: number): ShelfL
     const startMm = Math.min(first.leftMm, BOARD_END_MM)
     return last.leftMm + last.widthMm + BOARD_END_MM - (first.leftMm - startMm)
   })
-  const scale = Math.min(USUAL_SCALE, widthPx / Math.max(...lengthsMm, 1))
+  const scale = Math.min(USUAL_SCALE, widthPx / Math.max(greatest(lengthsMm), 1))
   let y = 0
   const boards = rows.map((row, r): PlacedBoard => {
     const first = row[0]!
     const shiftMm = first.leftMm - Math.min(first.leftMm, BOARD_END_MM)
-    const tallest = Math.max(...row.map(box => box.heightMm)) + LID_MM
+    const tallest = greatest(row.map(box => box.heightMm)) + LID_MM
     y += tallest * scale
     const placed = placeSlips(row, shiftMm, scale, widthPx)
     const lengthPx = Math.min(

@@ -1,3 +1,4 @@
+import { greatest, least } from '#units/extremes.ts'
 import type { ReactNode } from 'react'
 import type { DrilledHole } from '#core/build/as-drilled.ts'
 import type { DrillFacts, Hole } from '#core/build/holes.ts'
@@ -16,8 +17,8 @@ export function unrolledSpan(facts: DrillFacts, holes: readonly Hole[]) {
   const ys = points.map(([, y]) => y)
   return {
     walls,
-    from: [Math.min(...xs), Math.min(...ys)] as const,
-    to: [Math.max(...xs), Math.max(...ys)] as const,
+    from: [least(xs), least(ys)] as const,
+    to: [greatest(xs), greatest(ys)] as const,
   }
 }
 
@@ -87,7 +88,7 @@ export function UnrolledWalls({
                 (wall.rim.length === 2 ? ((wall.rim[1]![0] - wall.rim[0]![0]) * scale) / 2 : 0)
               }
               y={
-                Math.min(...wall.rim.map(point => at(point)[1])) -
+                least(wall.rim.map(point => at(point)[1])) -
                 8 +
                 (wall.rim.length === 2 ? (Math.abs(wall.rim[1]![1] - wall.rim[0]![1]) * scale) / 2 : 0)
               }

@@ -1,3 +1,4 @@
+import type { School } from '#core/spool/dry-these.ts'
 import type { MaterialId } from '#core/filament/material.ts'
 import type { MaterialValue } from '#records/kinds/value.ts'
 import type { Contradicting } from './contradicting.ts'
@@ -16,6 +17,7 @@ import type {
   SessionRecord,
   DryingRunRecord,
   SpoolRecord,
+  Warming,
 } from './state.ts'
 
 /** The state while it is being folded. */
@@ -32,8 +34,11 @@ export interface Building {
   plans: Map<string, PlanRecord>
   ovenPlan: OvenPlanTold
   checks: CheckRecord[]
+  warmings: Warming[]
   readings: ReadingRecord[]
   overrides: Map<MaterialId, Partial<Record<MaterialValue, number>>>
+  /** How hot to dry, by material or spool. */
+  schools: Map<string, School>
   contradictions: Contradicted[]
   readonly says: Contradicting
 }

@@ -1,3 +1,4 @@
+import { least } from '#units/extremes.ts'
 import type { Act } from '#records/act.ts'
 import type { State } from './state.ts'
 import { boxView, type JudgedReading } from './box-view.ts'
@@ -95,8 +96,8 @@ function endOf(
     })),
   )
   const strictest = (atMs: number) =>
-    Math.min(
-      ...spools
+    least(
+      spools
         .filter(one => one.fromMs <= atMs && (one.untilMs === null || one.untilMs > atMs))
         .map(one => one.rhPercent),
     )
@@ -105,8 +106,8 @@ function endOf(
     times.push(fromMs)
     if (untilMs !== null && strictest(untilMs) !== targetRhPercent) times.push(untilMs)
   }
-  times.push(...(state.boxes.get(boxId)?.lids.map(lid => lid.fromMs) ?? []))
-  return Math.min(...times.filter(ms => ms > givenMs))
+  for (const lid of state.boxes.get(boxId)?.lids ?? []) times.push(lid.fromMs)
+  return least(times.filter(ms => ms > givenMs))
 }
 
 /** A range in whole days is right to half of one. */

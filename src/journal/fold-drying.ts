@@ -44,6 +44,15 @@ export function dryingEntries(state: Building, placed: Placed, entry: DryingEntr
   }
 }
 
+/** A spool that is put somewhere else is out of its dryer, whether that was said or not. */
+export function endRunOf(state: Building, spoolId: string, id: string, atMs: number): void {
+  for (const run of state.dryingRuns.values()) {
+    if (run.spoolId !== spoolId || run.endedMs !== null) continue
+    closeHeat(state, run, id, atMs)
+    state.dryingRuns.set(run.runId, { ...run, endedMs: atMs })
+  }
+}
+
 /** What was hot until now goes into the spool's life. */
 function closeHeat(state: Building, run: DryingRunRecord, id: string, atMs: number): void {
   const last = run.heats.at(-1)!

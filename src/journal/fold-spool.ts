@@ -1,6 +1,7 @@
 import type { Entry } from '#records/entry.ts'
 import type { Whereabouts } from '#records/kinds/spool.ts'
 import type { Building, Problem } from './building.ts'
+import { endRunOf } from './fold-drying.ts'
 import { noWayInto } from './fold-box.ts'
 import type { Placed } from './in-force.ts'
 import { endStay } from './stays.ts'
@@ -23,6 +24,8 @@ export function spoolEntries(state: Building, placed: Placed, entry: SpoolEntry)
       stays: where.at === 'box' ? [{ boxId: where.boxId, fromMs: atMs, untilMs: null }] : [],
       whereabouts: [{ where, fromMs: atMs, untilMs: null }],
       dryings: [],
+      checks: [],
+      pieces: [],
       amounts: [{ id: entry.id, atMs, is: 'told', grams: filamentG }],
     })
     return null
@@ -62,6 +65,16 @@ function onSpool(
       state.spools.set(spoolId, { ...spool, filamentG: grams, filamentKnown: 'measured' })
       return null
     }
+    case 'spool.checked': {
+      const { spoolId: _, ...check } = entry.payload
+      spool.checks.push({ ...check, id: entry.id, atMs })
+      return null
+    }
+    case 'spool.piece': {
+      const { spoolId: _, ...piece } = entry.payload
+      spool.pieces.push({ ...piece, id: entry.id, atMs })
+      return null
+    }
     case 'spool.printed': {
       const { grams } = entry.payload
       spool.amounts.push({ id: entry.id, atMs, is: 'printed', grams })
@@ -76,6 +89,7 @@ function move(state: Building, placed: Placed, spool: SpoolRecord, where: Wherea
   const noWay = where.at === 'box' ? noWayInto(state, where.boxId, placed) : null
   if (noWay) return noWay
   if (spool.where.at === 'used up') return state.says.ended('This spool was used up before.', spoolId, placed)
+  endRunOf(state, spoolId, placed.entry.id, placed.atMs)
   endStay(spool.stays, placed.atMs)
   endStay(spool.whereabouts, placed.atMs)
   spool.whereabouts.push({ where, fromMs: placed.atMs, untilMs: null })

@@ -6,7 +6,7 @@ import { spoolEntries } from './fold-spool.ts'
 import { sessionEntries } from './fold-session.ts'
 import { ovenPlanEntries } from './fold-oven-plan.ts'
 import { Contradicting } from './contradicting.ts'
-import { inForce, type Placed } from './in-force.ts'
+import { correctionRings, inForce, type Placed } from './in-force.ts'
 import type { Building, Problem } from './building.ts'
 import { materialsWith } from './materials.ts'
 import type { State } from './state.ts'
@@ -33,14 +33,25 @@ export function foldPlaced(placed: readonly Placed[]): State {
     plans: new Map(),
     ovenPlan: { days: {}, dayWishes: new Map(), boxWishes: new Map(), seen: null, plansSeen: [] },
     checks: [],
+    warmings: [],
     readings: [],
     overrides: new Map(),
+    schools: new Map(),
     contradictions: [],
     says: new Contradicting(placed),
   }
   for (const item of placed) {
     const problem = apply(state, item)
     if (problem) state.contradictions.push({ entryId: item.entry.id, ...problem })
+  }
+  for (const id of correctionRings(placed)) {
+    const entry = placed.find(item => item.entry.id === id)!.entry
+    state.contradictions.push({
+      entryId: id,
+      otherId: entry.corrects!,
+      reason: 'Each of these says it puts the other right: both stand as they are.',
+      repairs: [],
+    })
   }
   state.readings.sort((a, b) => a.atMs - b.atMs || (a.id < b.id ? -1 : 1))
   const { says: _, ...rest } = state
@@ -175,7 +186,17 @@ function apply(state: Building, placed: Placed): Problem | null {
     case 'spool.dried':
     case 'spool.weighed':
     case 'spool.printed':
+    case 'spool.checked':
+    case 'spool.piece':
       return spoolEntries(state, placed, entry)
+    case 'chamber.warmed': {
+      const { spoolId, heatSourceId } = entry.payload
+      if (spoolId !== null && !state.spools.has(spoolId)) return says.unknown('spool', spoolId, placed)
+      if (heatSourceId !== null && !state.heatSources.has(heatSourceId))
+        return says.unknown('heat source', heatSourceId, placed)
+      state.warmings.push({ ...entry.payload, id: entry.id, atMs })
+      return null
+    }
     case 'drying.begun':
     case 'drying.weighed':
     case 'drying.heat':
@@ -214,6 +235,13 @@ function apply(state: Building, placed: Placed): Problem | null {
       const next = value === null ? others : { ...others, [field]: value }
       if (Object.keys(next).length > 0) state.overrides.set(material, next)
       else state.overrides.delete(material)
+      return null
+    }
+    case 'school.kept': {
+      const { material, spoolId, school } = entry.payload
+      if (spoolId !== null && !state.spools.has(spoolId)) return says.unknown('spool', spoolId, placed)
+      if (school === null) state.schools.delete(spoolId ?? material)
+      else state.schools.set(spoolId ?? material, school)
       return null
     }
     case 'reading.taken': {

@@ -18,25 +18,40 @@ export const inWritingOrder = (acts: readonly Act[]): Act[] =>
   [...acts].sort((a, b) => compare(a.writtenAt, b.writtenAt) || compare(a.id, b.id))
 
 /**
- * Whether an act or an entry stands: no withdrawal of it stands. A withdrawal can be withdrawn; two that name each
- * other both stand.
+ * Whether an act or an entry stands: no withdrawal of it stands. A withdrawal can be withdrawn; those that name each other in
+ * a ring all stand, whichever was written first. From what nobody takes back onwards, so that no chain is too long.
  */
 function standing(acts: readonly Act[]): (id: string) => boolean {
+  const { against, falls } = settledWithdrawals(acts)
+  return against.size === 0 ? () => true : id => !falls.has(id)
+}
+
+/** What takes what back, and what falls by it; each act takes back one thing, so that what is left over lies in rings. */
+function settledWithdrawals(acts: readonly Act[]) {
   const against = new Map<string, string[]>()
+  const withdrawn = new Map<string, string>()
   for (const act of acts)
-    if (act.withdraws !== undefined)
-      against.set(act.withdraws, [...(against.get(act.withdraws) ?? []), act.id])
-  if (against.size === 0) return () => true
-  const known = new Map<string, boolean>()
-  const stands = (id: string): boolean => {
-    const before = known.get(id)
-    if (before !== undefined) return before
-    known.set(id, true)
-    const result = !(against.get(id) ?? []).some(stands)
-    known.set(id, result)
-    return result
+    if (act.withdraws !== undefined) {
+      const others = against.get(act.withdraws)
+      if (others) others.push(act.id)
+      else against.set(act.withdraws, [act.id])
+      withdrawn.set(act.id, act.withdraws)
+    }
+  const left = new Map([...against].map(([id, by]) => [id, by.length]))
+  const falls = new Set<string>()
+  const stands = acts.filter(act => !against.has(act.id)).map(act => act.id)
+  // a withdrawal that stands fells what it names; one that fell takes its word off it
+  for (let at = 0; at < stands.length; at++) {
+    const felled = withdrawn.get(stands[at]!)
+    if (felled === undefined || falls.has(felled)) continue
+    falls.add(felled)
+    const freed = withdrawn.get(felled)
+    if (freed === undefined || falls.has(freed)) continue
+    const still = left.get(freed)! - 1
+    left.set(freed, still)
+    if (still === 0) stands.push(freed)
   }
-  return stands
+  return { against, falls }
 }
 
 /**
@@ -60,6 +75,11 @@ export function presentActs(kept: readonly Act[]): Act[] {
   return [...byId.values()]
 }
 
+/** Whether an act, or an entry, is taken back as things stand. */
+export function isTakenBack(kept: readonly Act[], id: string): boolean {
+  return !standing(kept)(id) || !standing(presentActs(kept))(id)
+}
+
 /** Present acts that nobody took back, in order of writing. */
 export function standingActs(kept: readonly Act[]): Act[] {
   const acts = presentActs(kept)
@@ -80,17 +100,24 @@ export function inForce(kept: readonly Act[]): Placed[] {
       atMs: Date.parse(entry.at),
     })),
   )
+  const ringed = new Set(correctionRings(all))
   // the latest written correction wins: it is written last into the map
   const corrected = new Map<string, string>()
-  for (const { entry } of all) if (entry.corrects !== undefined) corrected.set(entry.corrects, entry.id)
+  const corrects = ({ id, corrects: named }: Entry) => (ringed.has(id) ? undefined : named)
+  for (const { entry } of all) {
+    const named = corrects(entry)
+    if (named !== undefined) corrected.set(named, entry.id)
+  }
   return all
-    .filter(
-      ({ entry }) =>
+    .filter(({ entry }) => {
+      const named = corrects(entry)
+      return (
         !corrected.has(entry.id) &&
-        (entry.corrects === undefined || corrected.get(entry.corrects) === entry.id) &&
+        (named === undefined || corrected.get(named) === entry.id) &&
         stands(entry.id) &&
-        stands(rootOf(entry)),
-    )
+        stands(named ?? entry.id)
+      )
+    })
     .sort(
       (a, b) =>
         a.atMs - b.atMs ||
@@ -100,6 +127,32 @@ export function inForce(kept: readonly Act[]): Placed[] {
         a.order - b.order ||
         compare(a.entry.id, b.entry.id),
     )
+}
+
+/** Entries that correct each other in a ring, or themselves: none of them can be the later one, so each stands as itself. */
+export function correctionRings(all: readonly Placed[]): string[] {
+  const named = new Map(
+    all.flatMap(({ entry }) => (entry.corrects === undefined ? [] : [[entry.id, entry.corrects]])),
+  )
+  const seen = new Map<string, number>()
+  const rings: string[] = []
+  let walk = 0
+  for (const from of named.keys()) {
+    walk += 1
+    let id: string | undefined = from
+    while (id !== undefined && !seen.has(id)) {
+      seen.set(id, walk)
+      id = named.get(id)
+    }
+    // only what this walk itself met lies in a ring with it
+    if (id === undefined || seen.get(id) !== walk) continue
+    const first = id
+    do {
+      rings.push(id)
+      id = named.get(id)!
+    } while (id !== first)
+  }
+  return rings
 }
 
 /** The entry as first written, which every correction of it names. */

@@ -85,6 +85,11 @@ describe('entries', () => {
   )
   /** What each step of each kind does to its frozen payload. A step without a line here fails. */
   const STEPS: Readonly<Record<string, Record<string, unknown>>> = {
+    'room.made 1': {},
+    'room.changed 1': {},
+    'spool.made 3': {},
+    'spool.changed 2': {},
+    'value.overridden 1': {},
     'box.made 1': {},
     'box.changed 1': {},
     'charge.made 3': {},

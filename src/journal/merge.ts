@@ -1,7 +1,11 @@
+import { greatest } from '#units/extremes.ts'
 import { readAct, type Act, type Maker } from '#records/act.ts'
 import type { EntryKind } from '#records/entry.ts'
 import { fold } from './fold.ts'
+import { changesOfMine, type ChangeOfMine } from './changes-of-mine.ts'
 import { presentActs } from './in-force.ts'
+import type { State } from './state.ts'
+import { twinsOf } from './twins.ts'
 
 /**
  * Two sets of acts as one: a union by id. Commutative, associative, idempotent as long as one id is one act, which
@@ -20,6 +24,12 @@ export interface Preview {
   readonly counts: ReadonlyMap<EntryKind, number>
   /** Acts that only take something back. */
   readonly withdrawals: number
+  /** What would be, all brought in. */
+  readonly after: State
+  /** What they would change of what stands here. */
+  readonly ofMine: readonly ChangeOfMine[]
+  /** Names that would be of two boxes, which they are not here yet. */
+  readonly twins: readonly string[]
   /** Contradictions there would be afterwards, above those there are. */
   readonly contradictions: number
   /** Acts dated more than a day ahead of this device's clock. */
@@ -39,15 +49,19 @@ export function preview(kept: readonly Act[], brought: readonly Act[], nowMs: nu
   const newActs = brought.filter(act => !present.has(act.id))
   const counts = new Map<EntryKind, number>()
   for (const act of newActs) for (const { kind } of act.entries) counts.set(kind, (counts.get(kind) ?? 0) + 1)
+  const [before, after] = [fold(kept), fold([...present.values(), ...newActs])]
+  const names = (state: State) => twinsOf(state).map(([first]) => first.name)
   const latest = (act: Act) =>
-    Math.max(Date.parse(act.writtenAt), ...act.entries.map(entry => Date.parse(entry.at)))
+    Math.max(greatest(act.entries.map(entry => Date.parse(entry.at))), Date.parse(act.writtenAt))
   return {
     newActs,
     known: brought.length - newActs.length,
     counts,
     withdrawals: newActs.filter(act => act.withdraws !== undefined && act.entries.length === 0).length,
-    contradictions:
-      fold([...present.values(), ...newActs]).contradictions.length - fold(kept).contradictions.length,
+    after,
+    ofMine: changesOfMine(kept, before, newActs),
+    twins: names(after).filter(name => !names(before).includes(name)),
+    contradictions: after.contradictions.length - before.contradictions.length,
     ahead: newActs.filter(act => latest(act) > nowMs + DAY_MS),
     differing: brought
       .filter(act => present.has(act.id) && !isSame(present.get(act.id)!, act))

@@ -1,3 +1,4 @@
+import { least } from '#units/extremes.ts'
 import { secondsFromDays, secondsFromMs } from '#units/time.ts'
 import type { Arrangement } from '#core/build/arrangement.ts'
 import type { LeakRange } from '#core/build/fittings.ts'
@@ -92,6 +93,6 @@ export function planBoxFacts(
     },
     hygrometer: USUAL_HYGROMETER,
     readings: [],
-    targetRhPercent: Math.min(...inIt.map(spool => state.materials[spool.material].targetRhPercent)),
+    targetRhPercent: least(inIt.map(spool => state.materials[spool.material].targetRhPercent)),
   }
 }

@@ -1,3 +1,4 @@
+import { least } from '#units/extremes.ts'
 import type { Arrangement } from '#core/build/arrangement.ts'
 import { drilledHoles } from '#core/build/as-drilled.ts'
 import { loadingsHeld, waterBrought } from '#core/build/charge-sums.ts'
@@ -52,7 +53,7 @@ export function planSeal(
   const items = sealItems(facts)
   const leak = sealTotal(items)
   const filling = plan.filling ?? USUAL_FILLING
-  const targetRhPercent = Math.min(...inIt.map(spool => state.materials[spool.material].targetRhPercent))
+  const targetRhPercent = least(inIt.map(spool => state.materials[spool.material].targetRhPercent))
   const fresh = freshnessRange('new', filling.desiccant, air)
   const target = { temperatureC: air.temperatureC, relativeHumidityPercent: targetRhPercent }
   return {

@@ -1,3 +1,4 @@
+import { least } from '#units/extremes.ts'
 import { USUAL_SUPPORT, type Asked } from '#core/build/arrangement.ts'
 import type { Candidate, Wish } from '#core/build/candidate.ts'
 import type { Block, Inside } from '#core/build/inside.ts'
@@ -170,7 +171,7 @@ export function wishOf(
       temperatureC: air.temperatureC,
       relativeHumidityPercent: air.relativeHumidityPercent,
     },
-    targetRhPercent: Math.min(...spools.map(spool => state.materials[spool.material].targetRhPercent)),
+    targetRhPercent: least(spools.map(spool => state.materials[spool.material].targetRhPercent)),
     openingsPerMonth: plan.openingsPerMonth,
   }
 }

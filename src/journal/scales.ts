@@ -1,3 +1,4 @@
+import { least } from '#units/extremes.ts'
 import type { State } from './state.ts'
 
 /** Where nobody told of a scale: a kitchen scale's. */
@@ -10,5 +11,5 @@ export const scaleStepG = (state: State): number =>
 /** The finest scale there is: what is weighed for its own sake is weighed on that. */
 export const finestStepG = (state: State): number => {
   const steps = [...state.scales.values()].filter(scale => scale.retiredMs === null).map(scale => scale.stepG)
-  return steps.length === 0 ? USUAL_STEP_G : Math.min(...steps)
+  return steps.length === 0 ? USUAL_STEP_G : least(steps)
 }

@@ -1,3 +1,4 @@
+import { greatest, least } from '#units/extremes.ts'
 import type { PastAir } from '#core/evidence/wetness.ts'
 import { dryerRhPercent } from '#core/spool/drying-air.ts'
 import { secondsFromMs } from '#units/time.ts'
@@ -58,7 +59,7 @@ function airOf(state: State, leg: SpoolLeg, roomId: string): Omit<PastAir, 'forS
   return {
     temperatureC,
     // a box nobody read may have been anything between dry beads and the room
-    lowRhPercent: read.length > 0 ? Math.max(Math.min(...read) - ROOM_ERROR, 0) : DRIEST_BOX_PERCENT,
-    highRhPercent: read.length > 0 ? Math.min(Math.max(...read) + ROOM_ERROR, 100) : relativeHumidityPercent,
+    lowRhPercent: read.length > 0 ? Math.max(least(read) - ROOM_ERROR, 0) : DRIEST_BOX_PERCENT,
+    highRhPercent: read.length > 0 ? Math.min(greatest(read) + ROOM_ERROR, 100) : relativeHumidityPercent,
   }
 }

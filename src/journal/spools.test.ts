@@ -1,3 +1,4 @@
+import { openRun } from './spool-runs.ts'
 import { describe, expect, test } from '@jest/globals'
 import { makeAct, type Draft, type Maker } from '#records/act.ts'
 import { boxFacts } from './box-facts.ts'
@@ -97,5 +98,14 @@ describe('a spool through the journal', () => {
     // while it is hot it is in no life yet
     expect(stateOf(begun).spools.get('s1')!.dryings).toEqual([])
     expect(stateOf(off).contradictions).toHaveLength(1)
+  })
+  test('moved while it dries: it is out of the dryer then, with the hours it had', () => {
+    const begun = draft('drying.begun', {}, START + DAY)
+    const moved = draft('spool.moved', { spoolId: 's1', where: { at: 'open' } }, START + DAY + 4 * HOUR)
+    const state = stateOf(begun, moved)
+    expect(state.dryingRuns.get('d1')!.endedMs).toBe(START + DAY + 4 * HOUR)
+    expect(state.spools.get('s1')!.dryings.map(one => one.hours)).toEqual([4])
+    expect(openRun(state, 's1')).toBeUndefined()
+    expect(state.contradictions).toEqual([])
   })
 })

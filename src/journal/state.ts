@@ -1,3 +1,4 @@
+import type { School } from '#core/spool/dry-these.ts'
 import type { Material, MaterialId } from '#core/filament/material.ts'
 import type { Draft } from '#records/act.ts'
 import type { Overrides } from './materials.ts'
@@ -149,6 +150,22 @@ export interface SpoolRecord extends Spool {
   readonly dryings: SpoolDrying[]
   /** What is known of its filament over time, in order: told, found by weighing, taken off by a print. */
   readonly amounts: SpoolAmount[]
+  /** Checks of bad prints, and test pieces, in order of time. */
+  readonly checks: SpoolCheck[]
+  readonly pieces: TestPiece[]
+}
+export interface SpoolCheck extends Omit<Payload<'spool.checked'>, 'spoolId'> {
+  readonly id: string
+  readonly atMs: number
+}
+export interface TestPiece extends Omit<Payload<'spool.piece'>, 'spoolId'> {
+  readonly id: string
+  readonly atMs: number
+}
+/** A closed chamber as it was warmed. */
+export interface Warming extends Payload<'chamber.warmed'> {
+  readonly id: string
+  readonly atMs: number
 }
 export interface SpoolDrying extends Omit<Payload<'spool.dried'>, 'spoolId'> {
   readonly id: string
@@ -206,6 +223,10 @@ export interface State {
   readonly readings: readonly ReadingRecord[]
   /** What a person knows better than the catalogue, and the catalogue with it. */
   readonly overrides: Overrides
+  /** Chambers warmed with a spool or empty, in order of time. */
+  readonly warmings: readonly Warming[]
+  /** How hot to dry, by material or by the id of a spool. */
+  readonly schools: ReadonlyMap<string, School>
   readonly materials: Readonly<Record<MaterialId, Material>>
   readonly contradictions: readonly Contradicted[]
 }

@@ -1,6 +1,9 @@
 import type { Act } from '#records/act.ts'
 import { inWritingOrder } from './in-force.ts'
 
+/** Acts the demonstration was made with, which nobody did here. */
+export const isGiven = (act: Act): boolean => /^demo-\d+$/.test(act.id)
+
 export interface UndoSteps {
   /** The act that undo takes back. */
   readonly undo: Act | null
@@ -12,13 +15,13 @@ export interface UndoSteps {
  * What undo and redo would do, read from the journal itself, so that both outlive a reload. Something new done after
  * an undo ends what could be redone, as everywhere.
  * @param kept acts of this journal, bringings as what they are: one doing
- * @param isGiven acts nobody here did, such as the demonstration's
+ * @param isApart acts nobody here did, such as the demonstration's
  */
-export function undoSteps(kept: readonly Act[], isGiven: (act: Act) => boolean = () => false): UndoSteps {
+export function undoSteps(kept: readonly Act[], isApart: (act: Act) => boolean = () => false): UndoSteps {
   const done: Act[] = []
   const undone: { act: Act; withdrawal: Act }[] = []
   for (const act of inWritingOrder(kept)) {
-    if (isGiven(act)) continue
+    if (isApart(act)) continue
     const isPlain = act.withdraws === undefined || act.entries.length > 0
     // what is taken back is nearly always the last: search from the end
     const taken = isPlain ? -1 : done.findLastIndex(item => item.id === act.withdraws)

@@ -8,11 +8,12 @@ import { instrumentKinds } from './kinds/instrument.ts'
 import { ovenPlanKinds } from './kinds/oven-plan.ts'
 import { planKinds } from './kinds/plan.ts'
 import { readingKinds } from './kinds/reading.ts'
-import { roomKinds } from './kinds/room.ts'
+import { roomKinds, roomUpgraders } from './kinds/room.ts'
 import { scaleKinds } from './kinds/scale.ts'
 import { sessionKinds } from './kinds/session.ts'
 import { spoolKinds, spoolUpgraders } from './kinds/spool.ts'
-import { valueKinds } from './kinds/value.ts'
+import { spoolTestKinds } from './kinds/spool-test.ts'
+import { valueKinds, valueUpgraders } from './kinds/value.ts'
 
 /** Every kind of entry and the shape of its payload at its newest version. */
 export const ENTRY_KINDS = {
@@ -21,6 +22,7 @@ export const ENTRY_KINDS = {
   ...chargeKinds,
   ...spoolKinds,
   ...dryingKinds,
+  ...spoolTestKinds,
   ...instrumentKinds,
   ...heatSourceKinds,
   ...sessionKinds,
@@ -67,7 +69,7 @@ const envelope = v.strictObject({
  */
 export const UPGRADERS: Readonly<
   Partial<Record<EntryKind, readonly ((payload: Record<string, unknown>) => Record<string, unknown>)[]>>
-> = { ...boxUpgraders, ...chargeUpgraders, ...spoolUpgraders }
+> = { ...roomUpgraders, ...boxUpgraders, ...chargeUpgraders, ...spoolUpgraders, ...valueUpgraders }
 
 export const newestVersion = (kind: EntryKind): number => (UPGRADERS[kind]?.length ?? 0) + 1
 
@@ -87,7 +89,7 @@ export function readEntry(raw: unknown): { ok: true; entry: Entry } | { ok: fals
   const outer = v.safeParse(envelope, raw)
   if (!outer.success) return refused('not an entry', outer.issues)
   const { kind, version } = outer.output
-  if (!(kind in ENTRY_KINDS)) return { ok: false, problem: { kind: 'unknown kind', detail: kind } }
+  if (!Object.hasOwn(ENTRY_KINDS, kind)) return { ok: false, problem: { kind: 'unknown kind', detail: kind } }
   const known = kind as EntryKind
   const newest = newestVersion(known)
   if (version > newest)

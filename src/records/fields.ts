@@ -4,6 +4,8 @@ import * as v from 'valibot'
 export const bounds = {
   relativeHumidityPercent: { min: 0, max: 100, unit: '%', name: 'Relative humidity' },
   temperatureC: { min: -30, max: 60, unit: '°C', name: 'Temperature' },
+  /** Outdoor air of a climate, from the coldest place to the hottest. */
+  climateC: { min: -70, max: 70, unit: '°C', name: 'Outdoor temperature' },
   heatingC: { min: 30, max: 350, unit: '°C', name: 'Heating temperature' },
   lengthMm: { min: 20, max: 2000, unit: 'mm', name: 'Length' },
   beadsG: { min: 1, max: 5000, unit: 'g', name: 'Beads' },
@@ -21,7 +23,8 @@ export const beadsField = of(bounds.beadsG)
 export const filamentField = of(bounds.filamentG)
 export const heatingField = of(bounds.heatingC)
 
-export const idField = v.pipe(v.string(), v.regex(/^[\w:.-]{1,64}$/))
+/** Dots alone would name the folder above, wherever an id stands in an address. */
+export const idField = v.pipe(v.string(), v.regex(/^(?!\.+$)[\w:.-]{1,64}$/))
 export const nameField = v.pipe(v.string(), v.trim(), v.minLength(1), v.maxLength(60))
 /** A fact that may not have been told; null takes it back. */
 export const told = <Schema extends v.GenericSchema>(field: Schema) => v.exactOptional(v.nullable(field))

@@ -11,6 +11,9 @@ import type { LidKind } from '#core/container/lid.ts'
 import type { WallMaterial } from '#core/container/wall.ts'
 import type { DesiccantKind } from '#core/desiccant/catalogue.ts'
 import type { SaltId } from '#core/air/salts.ts'
+import type { School } from '#core/spool/dry-these.ts'
+import type { PrintSign, PrintTrouble } from '#core/spool/symptoms.ts'
+import type { SpoolBody } from '#core/spool/spool-limits.ts'
 import type { DryingAir } from '#core/spool/drying-air.ts'
 import type { SpoolClassId } from '#core/filament/spool-class.ts'
 import type { MaterialId } from '#core/filament/material.ts'
@@ -108,7 +111,40 @@ export const WALL_LIST = [
   'printed PLA',
   'printed PETG',
 ] as const satisfies readonly WallMaterial[]
-export const SPOOL_BODY_LIST = ['plastic', 'board', 'printed'] as const
+/** `plastic`: moulded, and nobody said of what. */
+export const SPOOL_BODY_LIST = [
+  'plastic',
+  'board',
+  'printed',
+  'PS',
+  'ABS',
+  'PC',
+  'PP',
+] as const satisfies readonly SpoolBody[]
+/** Of a spool one means to buy. */
+export const WISHED_BODY_LIST = ['plastic', 'board', 'printed'] as const satisfies readonly SpoolBody[]
+export const SCHOOL_LIST = ['gentle', 'hot'] as const satisfies readonly School[]
+export const SIGN_LIST = [
+  'sizzles',
+  'steam',
+  'pits',
+  'strings',
+  'dull',
+  'only at travels',
+  'other spools too',
+  'cooler helps',
+  'snaps',
+  'drying helped',
+  'thin layers',
+] as const satisfies readonly PrintSign[]
+export const TROUBLE_LIST = [
+  'wet',
+  'heat or retraction',
+  'printer',
+  'brittle',
+] as const satisfies readonly PrintTrouble[]
+/** How a test piece came out. */
+export const PIECE_LIST = ['clean', 'slight signs', 'bad'] as const
 export const STRAND_LIST = [1.75, 2.85] as const
 export const CLIMATE_LIST = ['heated', 'mild', 'damp', 'hot'] as const satisfies readonly ClimateKind[]
 export const SPOOL_CLASS_LIST = [

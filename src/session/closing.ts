@@ -1,3 +1,4 @@
+import { greatest } from '#units/extremes.ts'
 import type { BoxFacts } from '#core/evidence/facts.ts'
 import { boxFacts } from '#journal/box-facts.ts'
 import { boxView } from '#journal/box-view.ts'
@@ -57,5 +58,5 @@ function closedAt(state: State, boxId: string, nowMs: number): number | null {
     }
   for (const spool of state.spools.values())
     for (const stay of stayIn(spool.stays, boxId)) times.push(stay.fromMs)
-  return Math.max(...times.filter(ms => ms <= nowMs))
+  return greatest(times.filter(ms => ms <= nowMs))
 }

@@ -1,3 +1,4 @@
+import { greatest } from '#units/extremes.ts'
 import { isSameStep, nextStep, sessionSteps, type SessionToDo } from '#core/renewal/session.ts'
 import type { ChargeRecord, SessionRecord, State } from '#journal/state.ts'
 
@@ -86,9 +87,9 @@ export const stepMs = ({ session }: SessionAt, nowMs: number): number =>
     nowMs,
     1 +
       Math.max(
+        greatest(session.done.map(one => one.atMs)),
+        greatest(session.weighings.map(one => one.atMs)),
         session.begunMs,
-        ...session.done.map(one => one.atMs),
-        ...session.weighings.map(one => one.atMs),
       ),
   )
 

@@ -2,8 +2,10 @@ import { createContext, use } from 'react'
 import type { Maker } from '#records/act.ts'
 import type { JournalStore } from '#store/journal-store.ts'
 import type { Preferences } from '#store/preferences.ts'
+import type { PhotoStore } from '#store/photos.ts'
 import type { KeptResults } from '#store/kept-results.ts'
 import type { Estimator } from '#workers/protocol.ts'
+import type { FileReading } from '#workers/file-protocol.ts'
 
 /** What a place is given: which journal, the time, ids, the heavy side. All of it injected, none reached for. */
 export interface JournalTools {
@@ -12,6 +14,8 @@ export interface JournalTools {
   readonly estimator: Estimator
   /** What was worked out before, by the box; and a fingerprint of the science it was worked out with. */
   readonly results: KeptResults
+  readonly photos: PhotoStore
+  readonly fileReading: FileReading
   readonly scienceVersion: string
   /** Start of every address in this journal: '' or '/demo'. */
   readonly base: string
@@ -28,6 +32,8 @@ export interface PreferenceTools {
   readonly preferences: Preferences
   readonly change: (part: Partial<Preferences>) => void
   readonly dark: boolean
+  /** Why the browser did not keep what was last chosen: it lasts until the page is closed. */
+  readonly refusal: string | null
 }
 export const PreferenceContext = createContext<PreferenceTools | null>(null)
 

@@ -2,7 +2,8 @@ import type { Act } from '#records/act.ts'
 import { foldPlaced } from '#journal/fold.ts'
 import { inForce, type Placed } from '#journal/in-force.ts'
 import type { State } from '#journal/state.ts'
-import { undoSteps, type UndoSteps } from '#journal/undo.ts'
+import { isGiven, undoSteps, type UndoSteps } from '#journal/undo.ts'
+import { isAhead, writtenAhead } from '#journal/written-at.ts'
 import type { DamagedRecord } from '#store/journal-store.ts'
 
 export interface JournalView {
@@ -14,10 +15,12 @@ export interface JournalView {
   readonly nowMs: number
   readonly damaged: readonly DamagedRecord[]
   readonly undo: UndoSteps
+  /** What a clock ahead of this one wrote; null: nothing. */
+  readonly ahead: ReturnType<typeof writtenAhead>
+  /** The browser’s storage was emptied under the open page: some of what is shown is in this page only. */
+  readonly isEmptied: boolean
 }
 
-/** Acts the demonstration was made with, which nobody did here. */
-const isGiven = (act: Act): boolean => /^demo-\d+$/.test(act.id)
 /** A replacement whose set-aside state is swept has nothing to go back to. */
 const isSwept = (act: Act, here: ReadonlySet<string>): boolean =>
   act.setsAside !== undefined && act.setsAside.length > 0 && !act.setsAside.some(id => here.has(id))
@@ -26,6 +29,7 @@ export function journalViewOf(
   kept: readonly Act[],
   damaged: readonly DamagedRecord[],
   nowMs: number,
+  isEmptied = false,
 ): JournalView {
   const placed = inForce(kept)
   const here = new Set(kept.map(act => act.id))
@@ -35,6 +39,8 @@ export function journalViewOf(
     state: foldPlaced(placed),
     nowMs,
     damaged,
-    undo: undoSteps(kept, act => isGiven(act) || isSwept(act, here)),
+    undo: undoSteps(kept, act => isGiven(act) || isSwept(act, here) || isAhead(act, nowMs)),
+    ahead: writtenAhead(kept, nowMs),
+    isEmptied,
   }
 }

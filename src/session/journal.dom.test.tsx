@@ -1,13 +1,16 @@
-import { afterEach, describe, expect, test } from '@jest/globals'
-import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react'
+import { afterAll, afterEach, beforeAll, describe, expect, test } from '@jest/globals'
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { boathouseLoft } from '#demo/loft.ts'
 import { makeAct } from '#records/act.ts'
 import { fold } from '#journal/fold.ts'
 import { memoryStore, NOW, renderPlace, testMaker } from '#testing/place-harness.tsx'
 import BoxPlace from '#places/box/box-place.tsx'
 import { journalViewOf } from './journal-view.ts'
+import { useWriteAct } from './writing.ts'
+import { Refused } from '#ui/refused.tsx'
 import { knownBox } from './known-box.ts'
 import { UndoButtons } from '#ui/undo-button.tsx'
+import { UndoRefused } from '#ui/undo-refused.tsx'
 
 afterEach(cleanup)
 const acts = boathouseLoft(NOW, 'UTC')
@@ -55,6 +58,123 @@ describe('undo and redo', () => {
     expect(field.value).toBe('Bow')
     expect(store.acts).toHaveLength(acts.length)
   })
+})
+
+describe('two tabs that have not heard of each other', () => {
+  const reading = makeAct(testMaker, 'A reading of Launch', [
+    {
+      kind: 'reading.taken',
+      payload: {
+        place: { in: 'box', boxId: 'launch' },
+        instrumentId: 'round-display',
+        relativeHumidityPercent: 21,
+        temperatureC: 8,
+        temperatureKnown: 'measured',
+      },
+    },
+  ])
+  // one after the other, as a browser's own are
+  beforeAll(() => {
+    let last: Promise<unknown> = Promise.resolve()
+    const request = (_: string, work: () => Promise<unknown>) => (last = last.then(work, work))
+    Object.defineProperty(navigator, 'locks', { configurable: true, value: { request } })
+  })
+  afterAll(() => void Reflect.deleteProperty(navigator, 'locks'))
+  const two = (inside: React.ReactNode) => {
+    const store = memoryStore([...acts, reading])
+    const one = renderPlace(inside, { store, path: '/' })
+    const other = renderPlace(inside, { store, path: '/' })
+    return {
+      store,
+      first: within(one.container),
+      second: within(other.container),
+    }
+  }
+
+  test('both undo: it is taken back once, the later one is told, and redo brings it again', async () => {
+    const { store, first, second } = two(
+      <>
+        <UndoButtons />
+        <UndoRefused />
+      </>,
+    )
+    const [a, b] = [await first.findByText(/^Undo/), await second.findByText(/^Undo/)]
+    fireEvent.click(a)
+    fireEvent.click(b)
+    expect((await second.findByRole('alert')).textContent).toMatch(
+      /^It stands as it was: another tab took it back already\./,
+    )
+    fireEvent.click(second.getByText('Seen'))
+    expect(second.queryByRole('alert')).toBeNull()
+    expect(store.acts.filter(act => act.withdraws === reading.id)).toHaveLength(1)
+    // the tab that was late knows it now, and can bring it again
+    fireEvent.click(await second.findByText(/^Redo/))
+    await waitFor(() =>
+      expect(fold(store.acts).readings.length).toBe(fold([...acts, reading]).readings.length),
+    )
+  })
+
+  test('what is put right after another tab took it back is refused, and says so', async () => {
+    function PutRight() {
+      const write = useWriteAct()
+      const [entry] = reading.entries
+      return (
+        <>
+          <UndoButtons />
+          <button
+            type="button"
+            onClick={() =>
+              write.mutate({
+                what: 'put right',
+                drafts: [
+                  { kind: 'box.opened', payload: { boxId: 'cox', openSeconds: 30 }, corrects: entry!.id },
+                ],
+              })
+            }
+          >
+            put right
+          </button>
+          {write.error && <Refused error={write.error} remedy="press again" />}
+        </>
+      )
+    }
+    const { store, first, second } = two(<PutRight />)
+    await first.findByText(/^Undo/)
+    const taken = makeAct(testMaker, 'Took back: the entry', [], reading.entries[0]!.id)
+    store.acts.push(taken)
+    fireEvent.click(await second.findByText('put right'))
+    expect((await second.findByRole('alert')).textContent).toMatch(
+      /^It is not kept: what it puts right was taken back in another tab/,
+    )
+    expect(store.acts.at(-1)).toBe(taken)
+  })
+})
+
+test('what would not read back after a reload is not written, and says which field', async () => {
+  function Slip() {
+    const write = useWriteAct()
+    return (
+      <>
+        <button
+          type="button"
+          onClick={() =>
+            write.mutate({
+              what: 'a slip',
+              drafts: [{ kind: 'box.unread', payload: { boxId: '..', why: 'shows nothing' } }],
+            })
+          }
+        >
+          write
+        </button>
+        {write.error && <Refused error={write.error} remedy="write it again" />}
+      </>
+    )
+  }
+  const store = memoryStore([...acts])
+  renderPlace(<Slip />, { store, path: '/' })
+  fireEvent.click(await screen.findByText('write'))
+  expect(await screen.findByText(/it would not read back/)).toBeTruthy()
+  expect(store.acts).toHaveLength(acts.length)
 })
 
 describe('what a reckoning stands on', () => {

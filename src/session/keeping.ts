@@ -1,3 +1,4 @@
+import { greatest } from '#units/extremes.ts'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import type { Act } from '#records/act.ts'
 import { readKeeping, writeKeeping, type Keeping } from '#store/keeping.ts'
@@ -6,7 +7,7 @@ import { useJournalTools } from './journal-context.tsx'
 /** When acts were last brought in here; null if never. */
 export const lastBroughtMs = (kept: readonly Act[]): number | null => {
   const times = kept.filter(act => act.brings).map(act => Date.parse(act.writtenAt))
-  return times.length === 0 ? null : Math.max(...times)
+  return times.length === 0 ? null : greatest(times)
 }
 
 /** What this device remembers of the files it gave out. */

@@ -1,3 +1,4 @@
+import { greatest } from '#units/extremes.ts'
 import type { BoxFacts } from '#core/evidence/facts.ts'
 import { boxFacts } from '#journal/box-facts.ts'
 import { boxView, type BoxView } from '#journal/box-view.ts'
@@ -41,5 +42,5 @@ function factsTimeMs({ state, nowMs }: JournalView, view: BoxView): number {
     ...view.spools.flatMap(spool => [...spool.dryings, ...spool.amounts].map(event => event.atMs)),
     ...[...view.charges, ...view.spools].flatMap(thing => thing.stays.map(stay => stay.fromMs)),
   ]
-  return Math.min(nowMs, Math.max(...times.filter(ms => ms <= nowMs)))
+  return Math.min(nowMs, greatest(times.filter(ms => ms <= nowMs)))
 }

@@ -1,3 +1,4 @@
+import { greatest } from '#units/extremes.ts'
 import { weighedWaterG } from '#core/evidence/weighing.ts'
 import { bakingKWh } from '#core/renewal/baking.ts'
 import { heatAt, untoldSource, type HeatSource, type HeatSourceKind } from '#core/renewal/heat-source.ts'
@@ -59,7 +60,7 @@ export function pastHeats(state: State): PastHeat[] {
     const kWh = bakingKWh(source, {
       heat: heating.temperatureC === null ? null : heatNear(source, heating.temperatureC),
       roomC: roomAirOrUsual(state, room, heating.atMs).temperatureC,
-      minutes: Math.max(...filling.map(one => one.heating.hours)) * 60,
+      minutes: greatest(filling.map(one => one.heating.hours)) * 60,
       waterG,
     })
     return {

@@ -1,3 +1,4 @@
+import { greatest, least } from '#units/extremes.ts'
 import type { Celsius, Pascal } from '#units/quantity.ts'
 import { packBatches } from '#core/renewal/batches.ts'
 import { bestDial, refusals, type HeatedIn } from '#core/renewal/heat-limits.ts'
@@ -40,7 +41,7 @@ export function planHeating(
   const dials = wanted.map(one => dial ?? bestDial(ask(one)))
   const may = wanted.filter((_, i) => dials[i] !== null)
   const known = dials.filter(one => one !== null)
-  const dialC = known.length === 0 ? null : Math.min(...known)
+  const dialC = known.length === 0 ? null : least(known)
   const refused = wanted.flatMap((one, i) => {
     const at = dials[i] === null || dialC === null ? (dial ?? 100) : dialC
     const [why] = refusals({ ...ask(one), dialC: at })
@@ -61,7 +62,7 @@ export function planHeating(
   )
   const batches = packed.map(chargeIds => ({
     minutes: Math.round(
-      Math.max(1, ...chargeIds.map(id => plans.get(id)!.minutes.middle * plans.get(id)!.bed.batches)),
+      Math.max(greatest(chargeIds.map(id => plans.get(id)!.minutes.middle * plans.get(id)!.bed.batches)), 1),
     ),
     chargeIds,
   }))

@@ -1,3 +1,4 @@
+import { least } from '#units/extremes.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import { heatWay } from '#core/renewal/ways.ts'
 import { planHeating } from './plan-heating.ts'
@@ -109,7 +110,7 @@ export function shoppingList(list: readonly Replacement[], nowMs: number): ToBuy
     return {
       desiccant,
       grams: of.reduce((sum, one) => sum + one.charge.dryMassG, 0),
-      byMs: Math.min(...of.map(one => one.dueMs!)),
+      byMs: least(of.map(one => one.dueMs!)),
       for: of.map(one => ({ name: one.boxName ?? one.charge.name, grams: one.charge.dryMassG })),
     }
   })

@@ -1,17 +1,38 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useMutation, useMutationState, useQueryClient } from '@tanstack/react-query'
 import { makeAct, makeWithdrawal, type Act, type Draft } from '#records/act.ts'
+import { withLock } from '#store/lock.ts'
 import { useJournalTools } from './journal-context.tsx'
-import { showAct, useJournal } from './journal-query.ts'
+import { journalQuery, showAct, useJournal } from './journal-query.ts'
+import { keepAct, type Page } from './keep-act.ts'
 
 /** Keeps one act and shows it. Where the browser refuses, nothing is written and the caller still has it. */
-export function useKeep(): (act: Act, asWritten?: unknown) => Promise<Act> {
+export function useKeep(): (act: Act, asWritten?: object) => Promise<Act> {
   const tools = useJournalTools()
   const client = useQueryClient()
-  return async (act, asWritten) => {
-    await tools.store.append(act, asWritten)
-    showAct(client, tools, act)
-    return act
+  const page: Page = {
+    store: tools.store,
+    kept: () => client.getQueryData(journalQuery(tools).queryKey)?.kept ?? [],
+    hear: (act, isEmptied) => showAct(client, tools, act, isEmptied),
+    alone: work => withLock(`${tools.store.name} taking back`, work),
   }
+  return (act, asWritten) => keepAct(page, act, asWritten)
+}
+
+/** Writes again what the browser's storage lost while this page was open. */
+export function usePutBack() {
+  const tools = useJournalTools()
+  const client = useQueryClient()
+  const { kept } = useJournal()
+  return useMutation({
+    networkMode: 'always',
+    retry: false,
+    mutationFn: async () => {
+      const { acts } = await tools.store.readAll()
+      const there = new Set(acts.map(act => act.id))
+      for (const act of kept) if (!there.has(act.id)) await tools.store.append(act)
+      await client.invalidateQueries({ queryKey: journalQuery(tools).queryKey })
+    },
+  })
 }
 
 /** Writes one act. The entry stays on screen when the write is refused. */
@@ -31,12 +52,24 @@ interface NewAct {
   readonly instead?: string
 }
 
+const TAKING_BACK = ['taking back']
+
+/** The last undo of this page, whoever pressed it, where it was refused. */
+export function useRefusedUndo(): { readonly error: Error; readonly atMs: number } | null {
+  const last = useMutationState({
+    filters: { mutationKey: TAKING_BACK },
+    select: ({ state }) => ({ error: state.error, atMs: state.submittedAt }),
+  }).at(-1)
+  return last?.error ? { error: last.error, atMs: last.atMs } : null
+}
+
 /** Undo and redo, and taking back any one act or entry. */
 export function useUndo() {
   const { maker } = useJournalTools()
   const { undo } = useJournal()
   const keep = useKeep()
-  const { mutateAsync, isPending, error } = useMutation({
+  const { mutateAsync, isPending } = useMutation({
+    mutationKey: TAKING_BACK,
     networkMode: 'always',
     retry: false,
     mutationFn: (act: Act) => keep(act),
@@ -50,8 +83,7 @@ export function useUndo() {
         )
   return {
     isPending,
-    error,
-    /** True once it is taken back; false where the browser refused, and `error` says why. */
+    /** True once it is taken back; false where it is not: the page then says why (`useRefusedUndo`). */
     withdraw: (what: { id: string; what: string } | null = undo.undo) => keepOf(what),
     redo: () => keepOf(undo.redo?.withdrawal ?? null),
   }

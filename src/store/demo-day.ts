@@ -1,6 +1,6 @@
-import localforage from 'localforage'
+import { openStorage } from './storage.ts'
 
-const forage = localforage.createInstance({ name: 'veld', storeName: 'demo_day' })
+const forage = openStorage('demo_day')
 const KEY = 'day'
 
 /** The day the demonstration was made for; null where it was not, or not to the end. */

@@ -20,7 +20,11 @@ beforeEach(async () => {
 
 test('is kept in IndexedDB', async () => {
   await own.append(act('a'))
-  expect(own.driver()).toBe(localforage.INDEXEDDB)
+  const forage = localforage.createInstance({ name: 'veld', storeName: 'journal_own' })
+  await forage.ready()
+  expect(forage.driver()).toBe(localforage.INDEXEDDB)
+  expect(await forage.keys()).toEqual(['a'])
+  expect(await own.count()).toBe(1)
 })
 
 test('one act, one key; own and demonstration apart', async () => {
@@ -66,6 +70,20 @@ test('a page that dies while packing leaves every act once', async () => {
   await own.append(many[5]!)
   expect((await own.readAll()).acts.map(item => item.id).filter(id => id === 'p005')).toHaveLength(1)
   expect((await own.readAll()).acts).toHaveLength(120)
+})
+
+test('a record of a month that was changed by hand since: what is left of it reads, nothing breaks', async () => {
+  for (const one of many) await own.append(one)
+  await own.pack('2025-03')
+  const forage = localforage.createInstance({ name: 'veld', storeName: 'journal_own' })
+  const key = 'pack:2025-01:p000'
+  const pack = (await forage.getItem<{ acts: unknown[] }>(key))!
+  await forage.setItem(key, { ...pack, acts: [null, 7, { id: 9 }, { id: 'p001' }, ...pack.acts.slice(4)] })
+  const { acts, damaged } = await own.readAll()
+  expect(acts).toHaveLength(116)
+  expect(damaged).toHaveLength(4)
+  await own.remove(['p010'])
+  expect((await own.readRaw()).has('p011')).toBe(true)
 })
 
 test('few acts, and those of a later version, are left as they are', async () => {

@@ -1,7 +1,7 @@
-import localforage from 'localforage'
 import { readAct, type Act, type ActProblem } from '#records/act.ts'
 import { announcer } from './announcer.ts'
-import { actsOf, isPack, PACK_KEY, packsOf, type Loose, type Pack } from './packs.ts'
+import { actsOf, idInside, isPack, PACK_KEY, packsOf, type Loose, type Pack } from './packs.ts'
+import { openStorage } from './storage.ts'
 
 /** A person's own journal, and the demonstration's: never in one place. */
 export type JournalName = 'own' | 'demo'
@@ -15,8 +15,11 @@ export interface DamagedRecord {
 
 export interface JournalStore {
   readonly name: JournalName
-  /** Every act that reads, and every record that does not. */
-  readAll(): Promise<{ acts: Act[]; damaged: DamagedRecord[] }>
+  /**
+   * Every act that reads, and every record that does not.
+   * @param isCheckedAnew packs too, which were checked when they were packed: one of them may have been changed since
+   */
+  readAll(isCheckedAnew?: boolean): Promise<{ acts: Act[]; damaged: DamagedRecord[] }>
   /** One act; null where there is none that reads. */
   readOne(id: string): Promise<Act | null>
   /** Acts as they were written, by id, those that bringings carry too. */
@@ -33,46 +36,60 @@ export interface JournalStore {
   clear(): Promise<void>
   /** Another tab wrote: the id of the act, or null for more than one. Returns how to stop listening. */
   onChange(listener: (id: string | null) => void): () => void
-  /** Which storage the browser gave; anything but IndexedDB is weaker. */
-  driver(): string
+  /** Ids of acts that have a record of their own: this month's. */
+  looseIds(): Promise<readonly string[]>
+  /** How many records there are, of one act or of a month. */
+  count(): Promise<number>
+}
+
+/**
+ * Acts of a store's records, by key: whatever the records are, those that read come out, each once.
+ * @param isCheckedAnew packs too
+ */
+export function readRecords(
+  records: Iterable<readonly [key: string, raw: unknown]>,
+  isCheckedAnew = false,
+): {
+  acts: Act[]
+  damaged: DamagedRecord[]
+} {
+  const acts: Act[] = []
+  const damaged: DamagedRecord[] = []
+  const packed = new Map<string, Act>()
+  const alone = new Set<string>()
+  for (const [key, raw] of records) {
+    if (PACK_KEY.test(key) && isPack(raw)) {
+      const inside = actsOf(raw, isCheckedAnew)
+      for (const act of inside.acts) packed.set(act.id, act)
+      for (const unreadable of inside.unreadable)
+        damaged.push({ key, raw: unreadable, problem: { kind: 'not an act', detail: 'in a pack' } })
+      continue
+    }
+    const read = readAct(raw)
+    // an act under another's key would be written over by that one's next copy
+    if (read.ok && read.act.id === key) {
+      acts.push(read.act)
+      alone.add(key)
+    } else
+      damaged.push({
+        key,
+        raw,
+        problem: read.ok ? { kind: 'not an act', detail: 'its key is not its id' } : read.problem,
+      })
+  }
+  // a page that died between packing and clearing leaves both
+  return { acts: [...[...packed.values()].filter(act => !alone.has(act.id)), ...acts], damaged }
 }
 
 export function openJournal(name: JournalName): JournalStore {
-  const forage = localforage.createInstance({
-    name: 'veld',
-    storeName: `journal_${name}`,
-    driver: [localforage.INDEXEDDB, localforage.LOCALSTORAGE],
-  })
+  const forage = openStorage(`journal_${name}`)
   const others = announcer(`veld journal ${name}`)
   return {
     name,
-    async readAll() {
-      const acts: Act[] = []
-      const damaged: DamagedRecord[] = []
-      const packed: Act[] = []
-      const alone = new Set<string>()
-      await forage.iterate((raw: unknown, key) => {
-        if (PACK_KEY.test(key) && isPack(raw)) {
-          const inside = actsOf(raw)
-          packed.push(...inside.acts)
-          for (const unreadable of inside.unreadable)
-            damaged.push({ key, raw: unreadable, problem: { kind: 'not an act', detail: 'in a pack' } })
-          return
-        }
-        const read = readAct(raw)
-        // an act under another's key would be written over by that one's next copy
-        if (read.ok && read.act.id === key) {
-          acts.push(read.act)
-          alone.add(key)
-        } else
-          damaged.push({
-            key,
-            raw,
-            problem: read.ok ? { kind: 'not an act', detail: 'its key is not its id' } : read.problem,
-          })
-      })
-      // a page that died between packing and clearing leaves both
-      return { acts: [...packed.filter(act => !alone.has(act.id)), ...acts], damaged }
+    async readAll(isCheckedAnew = false) {
+      const records: [string, unknown][] = []
+      await forage.iterate((raw: unknown, key) => void records.push([key, raw]))
+      return readRecords(records, isCheckedAnew)
     },
     async readOne(id) {
       const read = readAct(await forage.getItem(id))
@@ -82,7 +99,10 @@ export function openJournal(name: JournalName): JournalStore {
       const all = new Map<string, unknown>()
       await forage.iterate((raw: unknown, key) => {
         if (PACK_KEY.test(key) && isPack(raw)) {
-          for (const inner of raw.acts) if (!all.has((inner as Act).id)) all.set((inner as Act).id, inner)
+          for (const inner of raw.acts) {
+            const id = idInside(inner)
+            if (id !== null && !all.has(id)) all.set(id, inner)
+          }
           return
         }
         const read = readAct(raw)
@@ -115,7 +135,7 @@ export function openJournal(name: JournalName): JournalStore {
       const thinned: [string, Pack][] = []
       await forage.iterate((raw: unknown, key) => {
         if (!PACK_KEY.test(key) || !isPack(raw)) return
-        const acts = raw.acts.filter(inner => !gone.has((inner as Act).id))
+        const acts = raw.acts.filter(inner => !gone.has(idInside(inner) ?? ''))
         if (acts.length < raw.acts.length) thinned.push([key, { ...raw, acts }])
       })
       for (const [key, pack] of thinned) await forage.setItem(key, pack)
@@ -126,6 +146,7 @@ export function openJournal(name: JournalName): JournalStore {
       others.tell(null)
     },
     onChange: others.listen,
-    driver: () => forage.driver(),
+    count: () => forage.length(),
+    looseIds: async () => (await forage.keys()).filter(key => !PACK_KEY.test(key)),
   }
 }

@@ -1,6 +1,6 @@
-import localforage from 'localforage'
 import * as v from 'valibot'
 import type { JournalName } from './journal-store.ts'
+import { openStorage } from './storage.ts'
 
 /** What this device remembers of files given out: not part of the journal. */
 const schema = v.object({
@@ -27,7 +27,7 @@ const schema = v.object({
 export type Keeping = v.InferOutput<typeof schema>
 const NOTHING: Keeping = { savedAtMs: null, calendar: {}, ovenDays: {} }
 
-const forage = localforage.createInstance({ name: 'veld', storeName: 'keeping' })
+const forage = openStorage('keeping')
 
 export async function readKeeping(name: JournalName): Promise<Keeping> {
   const raw: unknown = await forage.getItem(name)

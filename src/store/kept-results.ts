@@ -1,5 +1,5 @@
-import localforage from 'localforage'
 import type { JournalName } from './journal-store.ts'
+import { openStorage } from './storage.ts'
 
 /** What was worked out for a box and what it stood on. Nothing here is a person's own: it can be worked out again. */
 export interface KeptResults {
@@ -22,7 +22,7 @@ const isKept = (raw: unknown): raw is KeptResult =>
   typeof raw.standsOn === 'string'
 
 export function openResults(journal: JournalName): KeptResults {
-  const forage = localforage.createInstance({ name: 'veld', storeName: `results_${journal}` })
+  const forage = openStorage(`results_${journal}`)
   return {
     async last(name) {
       const raw: unknown = await forage.getItem(name).catch(() => null)

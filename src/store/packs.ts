@@ -22,10 +22,21 @@ export const isPack = (raw: unknown): raw is Pack =>
   'acts' in raw &&
   Array.isArray(raw.acts)
 
-/** Acts of a pack; those of another version are checked and brought up to date like any other. */
-export function actsOf(pack: Pack): { acts: Act[]; unreadable: unknown[] } {
+/** What a pack holds was an act when it was put there; a record changed by hand since may hold anything. */
+const looksLikeAct = (inner: unknown): boolean =>
+  idInside(inner) !== null && 'entries' in (inner as object) && Array.isArray((inner as Act).entries)
+
+/** The id of what a pack holds; null where it has none. */
+export const idInside = (inner: unknown): string | null =>
+  typeof inner === 'object' && inner !== null && 'id' in inner && typeof inner.id === 'string'
+    ? inner.id
+    : null
+
+/** Acts of a pack; those of another version, or all where they are not trusted, are checked and brought up to date like any other. */
+export function actsOf(pack: Pack, isCheckedAnew = false): { acts: Act[]; unreadable: unknown[] } {
   // every one was read and found to be in its newest version before it was packed
-  if (pack.checkedFor === RECORDS_VERSION) return { acts: pack.acts as Act[], unreadable: [] }
+  if (pack.checkedFor === RECORDS_VERSION && !isCheckedAnew && pack.acts.every(looksLikeAct))
+    return { acts: pack.acts as Act[], unreadable: [] }
   const acts: Act[] = []
   const unreadable: unknown[] = []
   for (const raw of pack.acts) {

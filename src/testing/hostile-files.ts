@@ -35,7 +35,7 @@ const NASTY: readonly unknown[] = [
 ]
 
 /** Changes one value somewhere in a tree of JSON. */
-function mutated(value: unknown, random: RandomSource): unknown {
+export function mutated(value: unknown, random: RandomSource): unknown {
   if (random.uniform() < 0.15 || typeof value !== 'object' || value === null)
     return random.uniform() < 0.5
       ? pick(random, NASTY)

@@ -1,3 +1,4 @@
+import { least } from '#units/extremes.ts'
 import { seededRandom } from '#core/estimate/random.ts'
 import {
   ARRANGEMENT_KINDS,
@@ -49,8 +50,8 @@ export function wrongWith(found: Found, spools: readonly PlannedSpool[], of: Ask
   const rolls = rollsOf(found, spools, of)
   const wrong: string[] = []
   rolls.forEach((roll, i) => {
-    const least = Math.min(...rimPoints(roll).map(point => insideByMm(binOf(of.inside), point)))
-    if (least < -0.02) wrong.push(`${i} stands ${-least} mm outside`)
+    const nearest = least(rimPoints(roll).map(point => insideByMm(binOf(of.inside), point)))
+    if (nearest < -0.02) wrong.push(`${i} stands ${-nearest} mm outside`)
     for (const other of rolls.slice(i + 1)) if (rollsOverlap(roll, other)) wrong.push(`${i} overlaps`)
     for (const { from, to, name } of of.inside.blocks)
       for (const [x, y, z] of rimPoints(roll))

@@ -1,17 +1,31 @@
 import { MantineProvider } from '@mantine/core'
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { render } from '@testing-library/react'
-import { Suspense, type ReactNode } from 'react'
+import { Suspense, useState, type ReactNode } from 'react'
 import { createMemoryRouter, RouterProvider } from 'react-router'
 import type { Act, Maker } from '#records/act.ts'
 import type { JournalStore } from '#store/journal-store.ts'
 import { USUAL_PREFERENCES, type Preferences } from '#store/preferences.ts'
+import { memoryPhotos, type PhotoStore } from '#store/photos.ts'
 import { noResults, type KeptResults } from '#store/kept-results.ts'
+import { fileCalls } from '#workers/file-calls.ts'
+import type { FileReading } from '#workers/file-protocol.ts'
 import type { Estimator } from '#workers/protocol.ts'
 import { JournalContext, PreferenceContext, type JournalTools } from '#session/journal-context.tsx'
 import { WhyProvider } from '#ui/why-provider.tsx'
 
 export const NOW = Date.parse('2025-11-08T10:00:00Z')
+
+/** Preferences that are kept as long as the place stands. */
+function Preferring({ start, children }: { readonly start: Preferences; readonly children: ReactNode }) {
+  const [preferences, set] = useState(start)
+  const change = (part: Partial<Preferences>) => set(now => ({ ...now, ...part }))
+  return (
+    <PreferenceContext value={{ preferences, change, dark: false, refusal: null }}>
+      {children}
+    </PreferenceContext>
+  )
+}
 
 /** A journal in memory; `refuse` makes the next write fail as a full browser does. */
 export function memoryStore(
@@ -37,7 +51,9 @@ export function memoryStore(
       this.acts.push(act)
       return Promise.resolve()
     },
-    readOne: () => Promise.resolve(null),
+    readOne(id) {
+      return Promise.resolve(this.acts.find(act => act.id === id) ?? null)
+    },
     readRaw() {
       return Promise.resolve(new Map(this.acts.map(act => [act.id, act as unknown])))
     },
@@ -45,7 +61,12 @@ export function memoryStore(
     pack: () => Promise.resolve(),
     onChange: () => () => {},
     clear: () => Promise.resolve(),
-    driver: () => 'memory',
+    looseIds() {
+      return Promise.resolve(this.acts.map(act => act.id))
+    },
+    count() {
+      return Promise.resolve(this.acts.length)
+    },
   }
 }
 
@@ -69,6 +90,12 @@ export const idleEstimator: Estimator = {
   candidates: () => new Promise(() => {}),
 }
 
+/** Files read where the page is: there are no workers in a test. */
+const readHere: FileReading = {
+  backup: (bytes, { tell }) => Promise.resolve(fileCalls.backup(bytes, tell)),
+  readings: (bytes, { tell }) => Promise.resolve(fileCalls.readings(bytes, tell)),
+}
+
 /** One place as the app shows it, on a journal in memory. */
 export function renderPlace(
   place: ReactNode,
@@ -80,13 +107,21 @@ export function renderPlace(
     scale?: 'C' | 'F'
     preferences?: Partial<Preferences>
     results?: KeptResults
+    photos?: PhotoStore
+    fileReading?: FileReading
+    /** Another clock than the tests' own. */
+    nowMs?: number
   } = {},
 ) {
+  // what another test left half typed is not this one's
+  window.sessionStorage.clear()
   const tools: JournalTools = {
     store: options.store ?? memoryStore(),
-    maker: testMaker,
+    maker: options.nowMs === undefined ? testMaker : { ...testMaker, nowMs: () => options.nowMs! },
     estimator: options.estimator ?? idleEstimator,
     results: options.results ?? noResults,
+    photos: options.photos ?? memoryPhotos(),
+    fileReading: options.fileReading ?? readHere,
     scienceVersion: 'test',
     base: '',
   }
@@ -105,7 +140,7 @@ export function renderPlace(
   }
   const view = render(
     <QueryClientProvider client={new QueryClient()}>
-      <PreferenceContext value={{ preferences, change: () => {}, dark: false }}>
+      <Preferring start={preferences}>
         <MantineProvider env="test">
           <JournalContext value={tools}>
             <Suspense fallback="opening">
@@ -113,7 +148,7 @@ export function renderPlace(
             </Suspense>
           </JournalContext>
         </MantineProvider>
-      </PreferenceContext>
+      </Preferring>
     </QueryClientProvider>,
   )
   return { ...view, router, tools }

@@ -1,3 +1,4 @@
+import { greatest, least } from '#units/extremes.ts'
 /** Every formula of the margin notes worked out again, on its own, from the inputs as shown. */
 export interface ShownWhy {
   readonly formula: string
@@ -22,7 +23,7 @@ function magnusC(pressurePa: number): number {
 export const FORMULA_WORK: Readonly<Record<string, Work>> = {
   'as-entered': (_, shown) => shown.inputs['r']!,
   'as-assumed': (_, shown) => shown.inputs['a']!,
-  strictest: (_, shown) => Math.min(...list(shown, 't')),
+  strictest: (_, shown) => least(list(shown, 't')),
   'vapour-density': v => ((v('φ') / 100) * v('e_s') * v('M')) / (v('R') * (v('T') + 273.15)),
   'dew-point': v => magnusC((v('φ') / 100) * v('e_s')),
   'heated-rh': v => Math.min(100, (v('φ1') * v('e1')) / v('e2')),
@@ -32,6 +33,7 @@ export const FORMULA_WORK: Readonly<Record<string, Work>> = {
   },
   'least-heat': v => Math.max(v('T1'), magnusC((v('φ1') * v('e1')) / v('φ_c'))),
   'intake-dew-point': v => magnusC((v('φ_c') / 100) * v('e2')),
+  'warmed-out': v => (v('c2') - v('c1') - (v('e2') - v('e1')) - v('d')) * v('V'),
   ratio: v => v('a') / v('b'),
   miss: v => Math.abs(v('seen') - v('e')) / v('σ'),
   'settles-at': (v, shown) => {
@@ -161,7 +163,7 @@ export function disagreement(shown: ShownWhy): string | null {
   if (typeof again === 'string') return again === shown.result ? null : `${again} is not ${shown.result}`
   const result = number(shown.result)
   const scale = Math.max(
-    ...Object.values(shown.inputs).map(text => Math.abs(number(text)) || 0),
+    greatest(Object.values(shown.inputs).map(text => Math.abs(number(text)) || 0)),
     Math.abs(result),
   )
   const cancelling = ['difference', 'total', 'charge-gain', 'constant-loading', 'passing'].includes(

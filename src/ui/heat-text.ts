@@ -12,6 +12,8 @@ export function minutesText(minutes: number): string {
   return left === 0 ? `${hours}${THIN}h` : `${hours}${THIN}h ${left}`
 }
 
-/** Degrees of a setting: whole. */
+/** Degrees of a setting: whole ones of the dial's own scale. */
 export const degreesText = ({ temperature }: Measures, celsius: number): string =>
-  temperature.text(Math.round(celsius)).replace(/[.,]0(?=\D*$)/, '')
+  temperature
+    .text(temperature.parse(String(Math.round(Number(temperature.field(celsius))))))
+    .replace(/[.,]0(?=\D*$)/, '')

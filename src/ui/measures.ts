@@ -40,6 +40,21 @@ export interface Measures {
 
 const same = (value: number): number => value
 
+const TYPED_UNIT = /(°\s*[CF]|[CF]|mm|in|g|oz|L|qt)\s*$/i
+type Quantity = 'temperature' | 'length' | 'mass' | 'volume'
+const UNITS: Readonly<
+  Record<string, { readonly of: Quantity; readonly toCanonical: (value: number) => number }>
+> = {
+  c: { of: 'temperature', toCanonical: same },
+  f: { of: 'temperature', toCanonical: celsiusFromFahrenheit },
+  mm: { of: 'length', toCanonical: same },
+  in: { of: 'length', toCanonical: mmFromInches },
+  g: { of: 'mass', toCanonical: same },
+  oz: { of: 'mass', toCanonical: gramsFromOunces },
+  l: { of: 'volume', toCanonical: same },
+  qt: { of: 'volume', toCanonical: litresFromQuarts },
+}
+
 function measure(
   unit: string,
   show: (shown: number) => string,
@@ -53,7 +68,15 @@ function measure(
     bare,
     text: value => `${bare(value)}${THIN}${unit}`,
     field: value => String(Number(to(value).toFixed(places))),
-    parse: text => from(parseDecimal(text)),
+    parse: text => {
+      const typed = TYPED_UNIT.exec(text)?.[1]?.replace('°', '').toLowerCase()
+      if (typed === undefined) return from(parseDecimal(text))
+      // a unit that is typed is meant: of the other system it is converted, of another quantity it is none
+      const inUnit = UNITS[typed]!
+      return inUnit.of === UNITS[unit.replace('°', '').toLowerCase()]!.of
+        ? inUnit.toCanonical(parseDecimal(text))
+        : Number.NaN
+    },
   }
 }
 

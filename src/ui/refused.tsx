@@ -1,3 +1,4 @@
+import { NotKept } from '#session/keep-act.ts'
 import hand from './hand.module.css'
 /** Why a browser refused a write, in words. */
 export function refusalText(error: unknown): string {
@@ -9,7 +10,8 @@ export function refusalText(error: unknown): string {
 /** A refused write: what is on screen is still there, and what to do. */
 export const Refused = ({ error, remedy }: { readonly error: unknown; readonly remedy: string }) => (
   <p className={hand.notice} role="alert">
-    The browser refused to keep it: {refusalText(error)}. Nothing is lost: it stays here. Free some space, or
-    save a file of your journal, and {remedy}.
+    {error instanceof NotKept
+      ? `It is not kept: ${error.message}. What is typed stays here.`
+      : `The browser refused to keep it: ${refusalText(error)}. Nothing is lost: it stays here. Free some space, or save a file of your journal, and ${remedy}.`}
   </p>
 )

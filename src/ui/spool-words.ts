@@ -1,20 +1,23 @@
 import type { ClockedSpool } from '#session/spools/spool-clock.ts'
+import { openRun } from '#journal/spool-runs.ts'
 import type { State } from '#journal/state.ts'
 import { dayMonthText, dayText } from './dates.ts'
 import { inWhole, THIN } from './format.ts'
 import { numberWord } from './number-words.ts'
 import { capital, listed } from './plan-words.ts'
 
+export type Places = Pick<State, 'boxes' | 'dryingRuns'>
 /** Where a spool is, in a word or two. */
-export function placeWords({ where }: ClockedSpool['spool'], boxes: State['boxes']): string {
-  if (where.at === 'box') return boxes.get(where.boxId)?.name ?? 'a box that is gone'
+export function placeWords({ where, spoolId }: ClockedSpool['spool'], state: Places): string {
+  if (openRun(state, spoolId)) return 'in the dryer'
+  if (where.at === 'box') return state.boxes.get(where.boxId)?.name ?? 'a box that is gone'
   return { printer: 'on the printer', open: 'in the open', bag: 'in its bag', 'used up': 'used up' }[where.at]
 }
 
 /** The same where there is room for a word. */
-export const shortPlaceWords = (spool: ClockedSpool['spool'], boxes: State['boxes']): string =>
-  spool.where.at === 'box'
-    ? placeWords(spool, boxes)
+export const shortPlaceWords = (spool: ClockedSpool['spool'], state: Places): string =>
+  spool.where.at === 'box' || openRun(state, spool.spoolId)
+    ? placeWords(spool, state).replace(/^in the /, '')
     : { printer: 'printer', open: 'open', bag: 'its bag', 'used up': 'used up' }[spool.where.at]
 
 /** Its name without the material it begins with: "PLA ochre" stands as PLA, ochre. */
@@ -32,6 +35,8 @@ export function clockWords({ clock }: ClockedSpool, nowMs: number, zone: string)
       return 'could not be reckoned'
     case 'empty':
       return 'nothing left on it'
+    case 'drying':
+      return 'in the dryer'
     case 'sealed':
       return 'keeps, sealed'
     case 'no limit':
@@ -85,13 +90,25 @@ export function spoolsSentence(
     first?.clock.is === 'until'
       ? `${first.spool.name} first: ${clockWords(first, nowMs, zone)}.`
       : 'Nothing comes to its limit where it stands.'
-  const more = reckoning > 0 ? ` ${reckoning} of ${spools.length} are reckoned still.` : ''
+  const drying = spools.filter(one => one.clock.is === 'drying')
+  const inDryer =
+    drying.length === 0
+      ? ''
+      : ` ${listed(drying.map(one => one.spool.name))} ${drying.length > 1 ? 'are' : 'is'} in the dryer.`
+  const more = reckoning > 0 ? ` ${reckoning} of ${spools.length} are reckoned still.${inDryer}` : inDryer
   if (past.length === 0)
     return {
-      answer: spools.length === 1 ? 'It may print.' : 'Every spool may print.',
+      answer:
+        drying.length === spools.length
+          ? 'All are in the dryer.'
+          : spools.length === 1
+            ? 'It may print.'
+            : drying.length > 0
+              ? 'Everything else may print.'
+              : 'Every spool may print.',
       behind: `${next}${more}`,
     }
-  const others = spools.length - past.length - reckoning
+  const others = spools.length - past.length - reckoning - drying.length
   return {
     answer: `Dry ${namesOf(past)} before ${past.length > 1 ? 'they print' : 'it prints'}${others > 0 ? '; everything else may print' : ''}.`,
     behind: `${capital(past.length > 1 ? 'their next prints stand' : 'its next print stands')} past what prints usually bear. ${next}${more}`,

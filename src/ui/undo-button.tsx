@@ -1,4 +1,3 @@
-import { refusalText } from './refused.tsx'
 import { useJournal } from '#session/journal-query.ts'
 import { useUndo } from '#session/writing.ts'
 import hand from './hand.module.css'
@@ -6,10 +5,9 @@ import hand from './hand.module.css'
 /** Undo of what was done last, and redo of what was taken back last. */
 export function UndoButtons() {
   const { undo } = useJournal()
-  const { withdraw, redo, isPending, error } = useUndo()
+  const { withdraw, redo, isPending } = useUndo()
   return (
     <>
-      {error && <span role="alert">not undone: {refusalText(error)}</span>}
       {undo.undo && (
         <button
           type="button"

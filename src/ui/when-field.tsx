@@ -1,9 +1,10 @@
 import { DateTimePicker, DatesProvider } from '@mantine/dates'
 import '@mantine/dates/styles.css'
-import { usePreferences } from '#session/journal-context.tsx'
+import { useJournalTools, usePreferences } from '#session/journal-context.tsx'
+import { fromWallClock, wallClock } from './wall-clock.ts'
 import css from './when-field.module.css'
 
-/** A moment, on the clock of this device; the calendar begins its weeks where the person's do. */
+/** A moment, on the same clock as every list; the calendar begins its weeks where the person's do. */
 export function WhenField({
   value: atMs,
   onChange,
@@ -17,15 +18,16 @@ export function WhenField({
   readonly error?: React.ReactNode
   readonly latestMs: number
 }) {
+  const { zone } = useJournalTools().maker
   const { firstWeekday } = usePreferences().preferences
   return (
     <DatesProvider settings={{ firstDayOfWeek: firstWeekday, locale: 'en' }}>
       <DateTimePicker
         label={label}
-        value={Number.isFinite(atMs) ? wallClock(atMs) : null}
-        onChange={value => onChange(value === null ? Number.NaN : Date.parse(value.replace(' ', 'T')))}
+        value={Number.isFinite(atMs) ? wallClock(atMs, zone) : null}
+        onChange={value => onChange(value === null ? Number.NaN : fromWallClock(value, zone))}
         valueFormat="D MMM YYYY, HH:mm"
-        maxDate={wallClock(latestMs)}
+        maxDate={wallClock(latestMs, zone)}
         highlightToday
         error={error}
         classNames={{
@@ -40,13 +42,6 @@ export function WhenField({
       />
     </DatesProvider>
   )
-}
-
-/** The picker speaks the wall clock, without a zone: "2025-11-08 10:00:00". */
-function wallClock(ms: number): string {
-  const date = new Date(ms)
-  const two = (n: number) => String(n).padStart(2, '0')
-  return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())} ${two(date.getHours())}:${two(date.getMinutes())}:${two(date.getSeconds())}`
 }
 
 /** What is wrong with a time; null where nothing is. */

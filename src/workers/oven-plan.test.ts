@@ -45,7 +45,7 @@ describe('the plan of renewals', () => {
     }
   }, 120_000)
   test('where the oven is hot anyway, a box comes along before its last days, and no sooner than that', async () => {
-    const days = Array.from({ length: 9 }, (_, week) => ({
+    const days = Array.from({ length: 11 }, (_, week) => ({
       day: 2 + 7 * week,
       presentMinutes: 330,
       wish: null,
@@ -57,17 +57,39 @@ describe('the plan of renewals', () => {
       freshHoldsUntil: days.map(({ day }) => day + freshDays),
       pinnedTo: null,
     })
-    const weekly = shelf(1, { boxes: 1, weeks: 9 })
-    // one that is wanted every second Saturday; one on the 37th day with 17 in hand; one that twice would do for, with a day
+    const weekly = shelf(1, { boxes: 1, weeks: 11 })
+    // one that is wanted every second Saturday; one on the 23rd day with 45 in hand; one that twice would do for, with a day
     // in hand
-    const boxes = [box('often', 12, 14), box('once', 54, 100), box('along', 26, 29)]
-    const asked = { ...weekly, days, boxes, horizon: 60 }
+    const boxes = [box('often', 12, 14), box('once', 68, 100), box('along', 26, 29)]
+    const asked = { ...weekly, days, boxes, horizon: 74 }
     const { proven, plan } = (await exactPlan(asked, solve))!
     const daysOf = (id: string) =>
       plan.sessions.filter(one => one.boxIds.includes(id)).map(one => days[one.at]!.day)
     expect(proven).toBe(true)
-    expect([daysOf('often'), daysOf('once'), daysOf('along')]).toEqual([[9, 23, 37, 51], [37], [9, 23, 37]])
-    expect(plan.batches).toEqual([1, 1, 1, 1])
+    expect([daysOf('often'), daysOf('once'), daysOf('along')]).toEqual([
+      [9, 23, 37, 51, 65],
+      [23],
+      [9, 23, 37, 51],
+    ])
+    expect(plan.batches).toEqual([1, 1, 1, 1, 1])
+  }, 60_000)
+  test('beads heated of late rest their fortnight, though an earlier day would leave more in hand', async () => {
+    const days = [2, 9, 16, 23, 30].map(day => ({ day, presentMinutes: 330, wish: null }))
+    const weekly = shelf(1, { boxes: 1, weeks: 5 })
+    const box = {
+      id: 'late',
+      share: 0.2,
+      holdsUntil: 16,
+      freshHoldsUntil: days.map(one => one.day + 14),
+      pinnedTo: null,
+    }
+    const sessionsOf = async (restsUntil: number) =>
+      (await exactPlan(
+        { ...weekly, days, boxes: [{ ...box, restsUntil }], horizon: 37 },
+        solve,
+      ))!.plan.sessions.map(one => days[one.at]!.day)
+    expect(await sessionsOf(-1)).toEqual([9, 23])
+    expect(await sessionsOf(16)).toEqual([16, 30])
   }, 60_000)
   test('a plan seen before is changed no more than it must be', async () => {
     const asked = shelf(5, { boxes: 6, weeks: 12 })

@@ -57,6 +57,10 @@ export const FORMULAS = {
     text: 'the least value that p of the draws do not exceed',
     source: 'adaptive importance sampling over the moisture network',
   },
+  'warmed-out': {
+    text: 'm = (c2 − c1 − (e2 − e1) − d) · V',
+    source: 'vapour of an ideal gas in a closed chamber, beside the same chamber empty',
+  },
   'spool-moisture': { text: 'w = 100 · m_water / m_dry', source: 'moisture network, fitted to the readings' },
   'length-past': {
     text: 'L = m / m_1',

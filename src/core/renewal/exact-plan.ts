@@ -1,3 +1,4 @@
+import { LEAST_DAYS } from './hold-dates.ts'
 import type { LinearModel, Solved, Solver, Term } from './linear-model.ts'
 import {
   daysDue,
@@ -27,16 +28,18 @@ const direct = (at: number) => `h${at}`
 const caughtUp = (at: number) => `c${at}`
 const waiting = (at: number) => `w${at}`
 
-/** So many days in hand are enough; beyond them beads are taken out before their time. */
-const IN_HAND_DAYS = 14
+/** So many days in hand are enough, of what made-up shelves lived through show (docs/performance.md); beyond, beads come out early. */
+const IN_HAND_DAYS = 42
 /** A box taken along is worth its trouble where it would else be left with two days less than that. */
 const RENEWAL = 2 ** 2
 /** A day more than enough: only decides between equals. */
 const EARLY = 0.01
+/** Heated again while beads of late still rest: worse than no day in hand. */
+const RESTING = 2 * IN_HAND_DAYS ** 2
 
 /**
  * The plan with the fewest sessions; of those the fewest fillings; of those the fewest changes against the one seen; of
- * those the most slack up to a fortnight, as few renewals as that takes, and the latest days: four integer programmes, each
+ * those the most slack up to six weeks, as few renewals as that takes, and the latest days: four integer programmes, each
  * holding what the ones before found (lexicographic optimisation).
  * A place in a filling that is heated anyway costs no hour, so a box short of days in hand comes along.
  * @returns null where no plan keeps to the hours: `greedyPlan` says then which day is too full
@@ -152,13 +155,14 @@ function modelOf(asked: OvenPlanAsked): Modelled {
   // relaxation is whole already, which a list of "one of these days" is not
   asked.boxes.forEach((box, b) => {
     const into = new Map<number, Term[]>(open.map(at => [at, []]))
-    const wayFrom = (from: number, holdsUntil: number): Term[] => {
+    const wayFrom = (from: number, holdsUntil: number, restsUntil: number): Term[] => {
       const next = daysDue(asked, open, holdsUntil, from)
       const ways = (next ?? []).map((to): Term => {
         const way = `f${b}_${from + 1}_${to}`
         any.add(way)
         into.get(to)!.push([1, way])
-        slack.push([RENEWAL + offTheDay(holdsUntil - asked.days[to]!.day), way])
+        const { day } = asked.days[to]!
+        slack.push([RENEWAL + offTheDay(holdsUntil - day) + (day < restsUntil ? RESTING : 0), way])
         return [1, way]
       })
       if (next !== null) return ways
@@ -175,8 +179,11 @@ function modelOf(asked: OvenPlanAsked): Modelled {
         })
       return [[1, through], ...wished]
     }
-    add(wayFrom(-1, box.holdsUntil), '=', 1)
-    for (const at of open) add([...wayFrom(at, box.freshHoldsUntil[at]!), [-1, renewed(b, at)]], '=', 0)
+    add(wayFrom(-1, box.holdsUntil, box.restsUntil ?? -1), '=', 1)
+    for (const at of open) {
+      const ways = wayFrom(at, box.freshHoldsUntil[at]!, asked.days[at]!.day + LEAST_DAYS)
+      add([...ways, [-1, renewed(b, at)]], '=', 0)
+    }
     for (const at of open) add([...into.get(at)!, [-1, renewed(b, at)]], '=', 0)
     if (box.pinnedTo !== null && open.includes(box.pinnedTo)) add([[1, renewed(b, box.pinnedTo)]], '=', 1)
   })

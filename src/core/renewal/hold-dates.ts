@@ -46,14 +46,37 @@ export function freshHeldDays(holds: readonly Held[], atS: Seconds, share: numbe
 export const shareThatMayLeave = (fresh: readonly Held[], sure: number): number =>
   freshHeldDays(fresh, fresh[0]!.dayS, mayLeave(sure)) < SHORT_DAYS ? 0.5 : mayLeave(sure)
 
+/** When beads of a box were last heated; -Infinity: not known. */
+export const lastHeatedS = (
+  charges: readonly { readonly heatings: readonly { readonly atS: Seconds }[] }[],
+): Seconds =>
+  charges.flatMap(charge => charge.heatings).reduce((last, { atS }) => Math.max(last, atS), -Infinity)
+
+/** Fresh beads that leave within this with four draws of five do not hold. */
+const LEAST_HELD_DAYS = 3
+
+/**
+ * Whether fresh beads hold the box at all: only a box that four draws of five give up is one that heating does not help.
+ * The middle would leave out boxes on the doubt of one reading, and take them up again the week after.
+ */
+export const freshBeadsHold = (fresh: readonly Held[]): boolean =>
+  freshHeldDays(fresh, fresh[0]!.dayS, 0.8) >= LEAST_HELD_DAYS
+
 export const mayLeave = (sure: number): number => Number((1 - sure).toFixed(2))
 
 /**
- * The last day on which it still holds, counted from the day that began at `todayS`; -1: it is over now.
+ * The last day on which it still holds, counted from the day that began at `todayS`; -1: it is over now. Beads heated of
+ * late wait out their fortnight, whatever a new reading makes of their date: it was planned so, and heating again brings
+ * days only.
  * @param leavesS when it leaves its target
+ * @param heatedS when its beads were last heated; -Infinity: not known
  */
-export const lastDayHeld = (leavesS: Seconds, todayS: Seconds): number =>
-  Math.max(-1, Math.floor(daysFromSeconds(leavesS - todayS) - NOON))
+export const lastDayHeld = (leavesS: Seconds, todayS: Seconds, heatedS: Seconds): number =>
+  Math.max(-1, Math.floor(daysFromSeconds(leavesS - todayS) - NOON), restsUntilDay(heatedS, todayS))
+
+/** The day until which beads heated at a time are left alone. */
+export const restsUntilDay = (heatedS: Seconds, todayS: Seconds): number =>
+  Math.floor(daysFromSeconds(heatedS - todayS)) + LEAST_DAYS
 
 /** Days that beads put in fresh hold by the share that may leave: by the middle where these are never sure for long. */
 export function surelyHeldDays(fresh: readonly Held[], atS: Seconds, share: number): number {

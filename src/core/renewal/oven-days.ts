@@ -14,6 +14,8 @@ export interface BoxToRenew {
   readonly share: number
   /** The last day it holds its target with the confidence asked; less than 0: it is over already. */
   readonly holdsUntil: number
+  /** Heated of late: until this day it is better left alone; left out: heated long ago. */
+  readonly restsUntil?: number
   /** The same for fresh beads put in on each of the days, in their order. */
   readonly freshHoldsUntil: readonly number[]
   /** The day it is wanted on, by its place in the list; null: any. */

@@ -2,7 +2,14 @@ import { describe, expect, test } from '@jest/globals'
 import { secondsFromDays } from '#units/time.ts'
 import { untoldSource } from './heat-source.ts'
 import { dayAtOven } from './day-at-oven.ts'
-import { freshHeldDays, lastDayFreshHeld, lastDayHeld, shareThatMayLeave } from './hold-dates.ts'
+import {
+  freshBeadsHold,
+  freshHeldDays,
+  lastHeatedS,
+  lastDayFreshHeld,
+  lastDayHeld,
+  shareThatMayLeave,
+} from './hold-dates.ts'
 import { greedyPlan } from './greedy-plan.ts'
 import { lapses, type OvenPlanAsked, type OvenSession } from './oven-days.ts'
 import { sparesRound, suitingSpares, type RoundCharge } from './spares-round.ts'
@@ -30,9 +37,26 @@ describe('until when a box holds', () => {
     expect(lastDayFreshHeld(summer, { day: 99, todayS: 0, share: 0.1 })).toBe(134)
   })
   test('a day counts as held when the box holds at its noon', () => {
-    expect([0.4, 0.6, 1.4, 1.6, -3].map(days => lastDayHeld(secondsFromDays(days), 0))).toEqual([
+    expect([0.4, 0.6, 1.4, 1.6, -3].map(days => lastDayHeld(secondsFromDays(days), 0, -Infinity))).toEqual([
       -1, 0, 0, 1, -1,
     ])
+  })
+  test('beads heated three days ago wait out their fortnight, whatever a reading makes of their date', () => {
+    expect(lastDayHeld(secondsFromDays(2), 0, secondsFromDays(-3))).toBe(11)
+    expect(lastDayHeld(secondsFromDays(40), 0, secondsFromDays(-3))).toBe(39)
+    expect(lastDayHeld(secondsFromDays(2), 0, secondsFromDays(-30))).toBe(1)
+    expect(lastHeatedS([{ heatings: [{ atS: 5 }, { atS: 9 }] }, { heatings: [] }])).toBe(9)
+    expect(lastHeatedS([{ heatings: [] }])).toBe(-Infinity)
+  })
+  test('fresh beads hold a box unless four draws of five give it up in three days', () => {
+    const holding5 = (...days: readonly number[]) => [
+      {
+        dayS: 0,
+        heldS: days.map((one, i) => ({ share: [0.1, 0.5, 0.8][i]!, heldS: secondsFromDays(one) })),
+      },
+    ]
+    expect(freshBeadsHold(holding5(1, 2, 30))).toBe(true)
+    expect(freshBeadsHold(holding5(1, 2, 2.5))).toBe(false)
   })
 })
 

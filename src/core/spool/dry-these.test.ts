@@ -5,7 +5,13 @@ import type { MaterialId } from '../filament/material.ts'
 import { USUAL_SPOOL } from '../filament/winding.ts'
 import { untoldSource, type HeatSource, type HeatSourceKind } from '../renewal/heat-source.ts'
 import { dialOf, dryThese, type DryAsked } from './dry-these.ts'
-import { refusedDrying } from './spool-limits.ts'
+import {
+  refusedDrying,
+  spoolLimits,
+  type HeatedParts,
+  type SpoolBody,
+  type SpoolLabel,
+} from './spool-limits.ts'
 
 /** A source that has what its dial says, give or take. */
 const source = (kind: HeatSourceKind, swingC = 0): HeatSource => ({
@@ -17,13 +23,18 @@ const source = (kind: HeatSourceKind, swingC = 0): HeatSource => ({
     { dialC: 100, advertisedC: null, measuredC: 100, swingC },
   ],
 })
+const on = (body: SpoolBody | null, label: SpoolLabel | null = null): HeatedParts => ({
+  body,
+  label,
+  holder: null,
+})
 const asked = (id: MaterialId, dialC: number, more: Partial<DryAsked> = {}): DryAsked => ({
   at: {
     spool: { id: 's', material: MATERIALS[id], size: USUAL_SPOOL, diameterMm: 1.75, flanges: 'closed' },
     filamentG: 750,
     ringsRhPercent: new Array<number>(8).fill(50),
   },
-  body: 'board',
+  parts: on('board'),
   source: source('dryer'),
   dialC,
   air: 'vented',
@@ -89,18 +100,29 @@ describe('can this dryer, in this room, do it', () => {
   })
 })
 
+test('the least of four parts comes first', () => {
+  const limits = spoolLimits(MATERIALS.PC, { body: 'PC', label: 'film', holder: 'printed PLA' })
+  expect(limits.map(({ of, mostC }) => [of, mostC])).toEqual([
+    ['holder', 50],
+    ['label', 65],
+    ['spool', 115],
+    ['filament', 120],
+  ])
+})
+
 describe('what stands the heat', () => {
   const refusals = (
     id: MaterialId,
-    body: 'plastic' | 'board' | 'printed' | null,
+    body: SpoolBody | null,
     kind: HeatSourceKind,
     [middleC, swingC]: readonly [number, number],
     air: 'vented' | 'closed' = 'vented',
     by: 'measured' | 'dial' = 'measured',
+    label: SpoolLabel | null = null,
   ) =>
     refusedDrying({
       material: MATERIALS[id],
-      body,
+      parts: on(body, label),
       kind,
       heat: { middleC, leastC: middleC - swingC, mostC: middleC + swingC, by },
       air,
@@ -113,19 +135,30 @@ describe('what stands the heat', () => {
     ['nylon in a microwave', refusals('PA6', 'plastic', 'microwave', [60, 0]), ['microwave']],
     ['shut in without beads', refusals('PLA', 'plastic', 'dryer', [45, 5], 'closed'), ['shut']],
     ['an oven by its dial', refusals('ABS', 'board', 'electric', [60, 20], 'vented', 'dial'), ['unmeasured']],
+    [
+      'a card label in the oven',
+      refusals('ABS', 'ABS', 'electric', [60, 5], 'vented', 'measured', 'paper'),
+      ['label'],
+    ],
+    ['the same in a dryer', refusals('ABS', 'ABS', 'dryer', [60, 5], 'vented', 'measured', 'paper'), []],
+    ['a spool of polycarbonate stands more', refusals('PC', 'PC', 'dryer', [105, 5]), []],
     ['above what the filament stands', refusals('PLA', null, 'dryer', [55, 5]), ['too hot']],
   ] as const)('%s', (_what, found, expected) => expect(found).toEqual(expected))
 
   test('two schools: well below where it softens, or as hot as all parts stand', () => {
-    const of = (id: MaterialId, body: 'plastic' | 'board') => {
-      const about = { at: asked(id, 0).at, body, source: source('dryer', 3) }
+    const of = (id: MaterialId, body: SpoolBody) => {
+      const about = { at: asked(id, 0).at, parts: on(body), source: source('dryer', 3) }
       return [dialOf('gentle', about), dialOf('hot', about)]
     }
     expect(of('PLA', 'plastic')).toEqual([45, 50])
     expect(of('PA6', 'plastic')).toEqual([75, 75])
     expect(of('PETG', 'board')).toEqual([60, 65])
     expect(
-      dialOf('hot', { at: asked('PLA', 0).at, body: 'plastic', source: { ...source('dryer'), lowestC: 60 } }),
+      dialOf('hot', {
+        at: asked('PLA', 0).at,
+        parts: on('plastic'),
+        source: { ...source('dryer'), lowestC: 60 },
+      }),
     ).toBeNull()
   })
 })

@@ -7,14 +7,14 @@ import { equilibriumMoisturePercent } from '../filament/sorption.ts'
 import { bakingKWh } from '../renewal/baking.ts'
 import { asTold, DIAL_STEP_C, hasDial, heatAt, type Heat, type HeatSource } from '../renewal/heat-source.ts'
 import { dryerRhPercent, type DryingAir } from './drying-air.ts'
-import type { Ranged } from './life.ts'
+import { cornersOf, materialOf, type Ranged } from './telling.ts'
 import { coursesInAir, type StandingSpool } from './print-clock.ts'
-import { refusedDrying, spoolLimits, type DryingRefusal, type SpoolBody } from './spool-limits.ts'
+import { refusedDrying, spoolLimits, type DryingRefusal, type HeatedParts } from './spool-limits.ts'
 
 /** A spool, a source and its setting, in the air of a room. */
 export interface DryAsked {
   readonly at: Omit<StandingSpool, 'air' | 'limitPercent'>
-  readonly body: SpoolBody | null
+  readonly parts: HeatedParts
   readonly source: HeatSource
   readonly dialC: Celsius
   readonly air: DryingAir
@@ -76,12 +76,14 @@ export function dryThese(asked: DryAsked): DryFound | null {
   const rhPercent = dryerRhPercent(air, intake, heatedC)
   const usablePercent = material.troubleAbovePercent ?? material.cleanBelowPercent
   const cleanPercent = material.cleanBelowPercent
+  // this spool may hold more or less than its make does
+  const own = materialOf(material, cornersOf(at.own)[0])
   const common = {
     heat,
     refused,
     rhPercent,
-    leastC: leastDryingTemperature(material, intake, usablePercent).value,
-    dewPointC: intakeDewPointNeeded(material, heatedC, usablePercent).value,
+    leastC: leastDryingTemperature(own, intake, usablePercent).value,
+    dewPointC: intakeDewPointNeeded(own, heatedC, usablePercent).value,
   }
   const never: HoursTo = { early: null, usual: null, late: null, passing: null }
   if (rhPercent === null)
@@ -97,7 +99,7 @@ export function dryThese(asked: DryAsked): DryFound | null {
       kWh: null,
       waterOutG: null,
     }
-  const endsAt = (rh: number) => equilibriumMoisturePercent(material, rh)
+  const endsAt = (rh: number) => equilibriumMoisturePercent(own, rh)
   const endsAtPercent = {
     low: endsAt(rhPercent.low),
     middle: endsAt(rhPercent.middle),
@@ -169,11 +171,11 @@ export type School = 'gentle' | 'hot'
  * The setting of a school, in the dial's own steps.
  * @returns null where even the lowest setting is too hot
  */
-export function dialOf(school: School, asked: Pick<DryAsked, 'at' | 'body' | 'source'>): Celsius | null {
-  const { source, body } = asked
+export function dialOf(school: School, asked: Pick<DryAsked, 'at' | 'parts' | 'source'>): Celsius | null {
+  const { source, parts } = asked
   const { material } = asked.at.spool
   const { lowestC, highestC } = asTold(source)
-  const [least] = spoolLimits(material, body)
+  const [least] = spoolLimits(material, parts)
   const isWithin = (dialC: Celsius) => {
     const { middleC, mostC } = heatAt(source, dialC)
     return mostC <= least!.mostC && (school === 'hot' || middleC <= material.dryAtC[0] + DIAL_STEP_C / 2)

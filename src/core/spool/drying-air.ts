@@ -1,6 +1,6 @@
 import type { Celsius, PercentRh } from '#units/quantity.ts'
 import { heatedRhPercent, type IntakeAir } from '../ask/heated-air.ts'
-import type { Ranged } from './life.ts'
+import type { Ranged } from './telling.ts'
 
 /** How a dryer lets its air go: changed with the room's, shut in, or shut in with beads. */
 export type DryingAir = 'vented' | 'closed' | 'with beads'

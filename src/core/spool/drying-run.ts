@@ -1,12 +1,13 @@
 import type { Grams, PercentRh, Seconds, WeightPercent } from '#units/quantity.ts'
 import { hoursFromSeconds, secondsFromHours } from '#units/time.ts'
-import { MAKES } from '../ask/spool-time.ts'
 import { seededRandom } from '../estimate/random.ts'
 import { evenPoints } from '../estimate/even-points.ts'
-import { effectiveCount, spreadOf, type Spread } from '../estimate/weighted.ts'
+import { effectiveCount, spreadOf } from '../estimate/weighted.ts'
 import type { SpoolStart } from '../evidence/spool-start.ts'
 import { normalCdf } from '../normal.ts'
-import { MIDDLE, tell, type Leg, type Ranged, type SpoolLifeFacts, type Telling } from './life.ts'
+import { tell, type Leg, type SpoolLifeFacts } from './life.ts'
+import { sharesOf, type Shares } from './shares.ts'
+import { MIDDLE, spoolOf, type FittedSpool, type Ranged, type Telling } from './telling.ts'
 
 /** Air about the spool from one time on, until the next. */
 export interface DryerAir {
@@ -39,24 +40,23 @@ export interface DryingRunFacts {
 export interface DryingRun {
   readonly atS: readonly Seconds[]
   /** Water out since it went in, board's and all: what the scale has to show. */
-  readonly outG: readonly Spread[]
+  readonly outG: readonly Shares[]
   /** In all, if it goes on until the end of what is looked at. */
-  readonly endOutG: Spread
-  readonly next: readonly Spread[]
-  readonly mean: readonly Spread[]
+  readonly endOutG: Shares
+  readonly next: readonly Shares[]
+  readonly mean: readonly Shares[]
   /** Hours since it went in at which the next print is down at its limit; null where fewer than half of the draws get there. */
-  readonly doneHours: Spread | null
+  readonly doneHours: Shares | null
   /** Of the draws, how many count: few where the weights say what nobody had thought. */
   readonly effectiveDraws: number
+  /** What the weights say of this spool, for all that comes after; null where it was not weighed again. */
+  readonly fitted: Omit<FittedSpool, 'untilS'> | null
 }
 
 /** Draws of what is not known: how damp, how fast, how much it holds, how dry the air is, how much board there is. */
 const DRAWS = 240
 const DIMENSIONS = 5
 const SEED = 11
-/** Slit transport goes with speed, from its tight to its loose end. */
-const SLITS = { middle: 0.067, spread: 0.4 } as const
-const BOARD_SPREAD = 0.2
 const POINTS = 60
 /** Of one step of the scale: what rounding to it does, and a little for draughts and a warm spool. */
 const SCALE_SHARE = 0.4
@@ -78,7 +78,8 @@ export function dryingRun(facts: DryingRunFacts): DryingRun | null {
     .filter(s => s >= fromS)
     .sort((a, b) => a - b)
   const points = evenPoints(DIMENSIONS, seededRandom(SEED))
-  const courses = Array.from({ length: DRAWS }, () => courseOf(facts, points.next(), atS))
+  const draws = Array.from({ length: DRAWS }, () => drawOf(points.next()))
+  const courses = draws.map(draw => courseOf(facts, draw, atS))
   if (courses.some(one => one === null)) return null
   const known = courses.map(one => one!)
   const sigmaG = SCALE_SHARE * scaleStepG
@@ -95,7 +96,7 @@ export function dryingRun(facts: DryingRunFacts): DryingRun | null {
   const shares = softened(logs)
   const spreads = (of: (course: Course) => readonly number[]) =>
     atS.map((_, i) =>
-      spreadOf(
+      sharesOf(
         known.map(course => of(course)[i]!),
         shares,
       ),
@@ -115,11 +116,46 @@ export function dryingRun(facts: DryingRunFacts): DryingRun | null {
     doneHours:
       reached < 0.5
         ? null
-        : spreadOf(
+        : sharesOf(
             doneHours.map(hours => Math.min(hours, 10 * hoursFromSeconds(untilS - fromS))),
             shares,
           ),
     effectiveDraws: effectiveCount(shares),
+    fitted: later.length === 0 ? null : fittedBy(facts, draws, shares),
+  }
+}
+
+/** What is not known of a run, in one draw of it. */
+interface Draw {
+  readonly damp: number
+  readonly dryerDamp: number
+  readonly speedZ: number
+  readonly holdsZ: number
+  readonly boardZ: number
+}
+
+function drawOf(z: Float64Array): Draw {
+  const [damp, speedZ, holdsZ, dryer, boardZ] = z as unknown as [number, number, number, number, number]
+  return { damp: normalCdf(damp), dryerDamp: normalCdf(dryer), speedZ, holdsZ, boardZ }
+}
+
+function fittedBy(
+  { fromS }: DryingRunFacts,
+  draws: readonly Draw[],
+  shares: Float64Array,
+): Omit<FittedSpool, 'untilS'> {
+  const of = (name: keyof Draw) =>
+    spreadOf(
+      draws.map(draw => draw[name]),
+      shares,
+    )
+  return {
+    fromS,
+    damp: of('damp'),
+    dryerDamp: of('dryerDamp'),
+    speedZ: of('speedZ'),
+    holdsZ: of('holdsZ'),
+    boardZ: of('boardZ'),
   }
 }
 
@@ -140,23 +176,16 @@ interface Course {
   readonly mean: readonly number[]
 }
 
-function courseOf(facts: DryingRunFacts, z: Float64Array, atS: readonly Seconds[]): Course | null {
-  const [damp, speed, holds, dry, board] = z as unknown as [number, number, number, number, number]
-  const telling: Telling = {
-    damp: normalCdf(damp),
-    slitShare: SLITS.middle * Math.exp(SLITS.spread * speed),
-    diffusivity: MAKES.diffusivity ** (speed / 1.28),
-    moisture: MAKES.moisture ** (holds / 1.28),
-  }
-  const dryness = normalCdf(dry)
+function courseOf(facts: DryingRunFacts, draw: Draw, atS: readonly Seconds[]): Course | null {
+  const telling: Telling = { damp: draw.damp, ...spoolOf(draw) }
   const told = tell(
     {
       spool: facts.spool,
       filamentG: facts.filamentG,
-      cardboardG: facts.cardboardG * Math.exp(BOARD_SPREAD * board),
+      cardboardG: facts.cardboardG,
       start: facts.start,
       fromS: facts.fromS,
-      legs: legsOf(facts, dryness),
+      legs: legsOf(facts, draw.dryerDamp),
       prints: [],
       nextG: facts.nextG,
     },

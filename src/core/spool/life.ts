@@ -1,7 +1,7 @@
 import type { Celsius, Grams, PercentRh, Seconds, WeightPercent } from '#units/quantity.ts'
 import { fractionFromPercent } from '#units/ratio.ts'
 import { saturationDensityGPerL } from '../air/vapour.ts'
-import { MAKES, SLIT_SHARES, TIME_RINGS } from '../ask/spool-time.ts'
+import { TIME_RINGS } from '../ask/spool-time.ts'
 import { boxNetwork, type BoxNetwork } from '../assemble/box-network.ts'
 import { betweenRh, type SpoolRh, type SpoolStart } from '../evidence/spool-start.ts'
 import {
@@ -14,6 +14,7 @@ import {
 import { ALWAYS, type BoxModel } from '../model/box-model.ts'
 import type { Surroundings } from '../network/network.ts'
 import { simulate, type Simulation } from '../network/simulate.ts'
+import { dampAt, materialOf, tellingsOf, type FittedSpool, type Ranged, type Telling } from './telling.ts'
 import { spoolWaterAt, withoutOuterTurns, type SpoolWater } from './turns.ts'
 
 /** What the air about a spool is, in straight lines from one point to the next. */
@@ -22,12 +23,6 @@ export interface AirPoint {
   readonly temperatureC: Celsius
   readonly rhPercent: Ranged
 }
-export interface Ranged {
-  readonly low: number
-  readonly middle: number
-  readonly high: number
-}
-
 /** A stretch of a spool's life. Sealed away it keeps what it has; else the air has its way with it. */
 export interface Leg {
   readonly untilS: Seconds
@@ -52,6 +47,8 @@ export interface SpoolLifeFacts {
   readonly prints: readonly { readonly atS: Seconds; readonly grams: Grams }[]
   /** What the next print takes; left out: a hundred grams. */
   readonly nextG?: Grams
+  /** What the scale told of it in a dryer; left out: as spools usually are. */
+  readonly fitted?: FittedSpool
 }
 
 export interface SpoolLife {
@@ -80,32 +77,6 @@ const AROUND_L = 10
 const WIDE_OPEN_L_PER_H = 1e5
 const POINTS_A_LEG = 24
 
-/** One telling of a life: everything that is not known set to one value. */
-export interface Telling {
-  /** 0: the driest it can have been and stood in … 1: the dampest. */
-  readonly damp: number
-  readonly slitShare: number
-  /** Against the catalogue. */
-  readonly diffusivity: number
-  readonly moisture: number
-}
-export const MIDDLE: Telling = { damp: 0.5, slitShare: SLIT_SHARES.usual, diffusivity: 1, moisture: 1 }
-/** What is not known, each by itself from one end to the other: how damp it was and stood, how fast, how much it holds. */
-const CAUSES: readonly (readonly [Telling, Telling])[] = [
-  [
-    { ...MIDDLE, damp: 0 },
-    { ...MIDDLE, damp: 1 },
-  ],
-  [
-    { ...MIDDLE, slitShare: SLIT_SHARES.tight, diffusivity: 1 / MAKES.diffusivity },
-    { ...MIDDLE, slitShare: SLIT_SHARES.loose, diffusivity: MAKES.diffusivity },
-  ],
-  [
-    { ...MIDDLE, moisture: 1 / MAKES.moisture },
-    { ...MIDDLE, moisture: MAKES.moisture },
-  ],
-]
-
 /**
  * A spool's water through all it has been in: its rings go with it from box to room to dryer, and nothing is ever reset.
  * The range puts together what each unknown makes by itself, as independent errors.
@@ -113,8 +84,9 @@ const CAUSES: readonly (readonly [Telling, Telling])[] = [
  */
 export function spoolLife(facts: SpoolLifeFacts): SpoolLife | null {
   if (!(facts.filamentG > 0)) return null
-  const middle = tell(facts, MIDDLE)
-  const causes = CAUSES.map(pair => pair.map(one => tell(facts, one)))
+  const tellings = tellingsOf(facts.fitted)
+  const middle = tell(facts, tellings.middle)
+  const causes = tellings.causes.map(pair => pair.map(one => tell(facts, one)))
   if (!middle || causes.some(pair => pair.some(one => one === null))) return null
   const rangeOf = (valueOf: (told: Told) => number): Ranged => {
     const value = valueOf(middle)
@@ -166,12 +138,7 @@ export interface Told {
 /** @returns null where a run did not finish */
 export function tell(facts: SpoolLifeFacts, telling: Telling): Told | null {
   const { spool: told, legs } = facts
-  const material = {
-    ...told.material,
-    diffusivityAt23M2PerS: told.material.diffusivityAt23M2PerS * telling.diffusivity,
-    moistureAt50Percent: told.material.moistureAt50Percent * telling.moisture,
-    saturatedMoisturePercent: told.material.saturatedMoisturePercent * telling.moisture,
-  }
+  const material = materialOf(told.material, telling)
   const atS: number[] = []
   const next: number[] = []
   const mean: number[] = []
@@ -258,11 +225,11 @@ function stretchesOf({ fromS, prints }: SpoolLifeFacts, legs: readonly Leg[]): S
 function live(
   spool: RingedSpool,
   { cardboardG, start }: SpoolLifeFacts,
-  { damp }: Telling,
+  telling: Telling,
   { fromS, untilS, leg }: Stretch,
   came: { readonly water: SpoolWater; readonly rhPercent: SpoolRh } | null,
 ): { network: BoxNetwork; simulation: Simulation; startG: Grams; takenUpG: Grams } | null {
-  const wetRhPercent: SpoolRh = betweenRh(start, damp)
+  const wetRhPercent: SpoolRh = betweenRh(start, telling.damp)
   const model: BoxModel = {
     insideL: leg.air === null ? BAG_L : AROUND_L,
     // the air turns at its points: a step that ran over one would be tried again and again
@@ -276,11 +243,13 @@ function live(
       },
     ],
     charges: [],
-    spools: [{ ...spool, ...ALWAYS, wetRhPercent, cardboardG, solidsL: 0 }],
+    spools: [
+      { ...spool, ...ALWAYS, wetRhPercent, cardboardG: cardboardG * (telling.board ?? 1), solidsL: 0 },
+    ],
     openings: [],
     // a bag's air is soon as its spool has it
     airRhPercent: leg.air === null ? middleRh(came?.rhPercent ?? wetRhPercent) : 'room',
-    surroundings: airOver(leg, damp),
+    surroundings: airOver(leg, dampAt(telling, fromS)),
   }
   const plain = boxNetwork(model, { fromS, toS: untilS }, TIME_RINGS)
   const network = came ? withWater(plain, came.water) : plain

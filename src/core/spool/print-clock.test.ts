@@ -6,7 +6,8 @@ import { MATERIALS } from '../filament/catalogue.ts'
 import type { MaterialId } from '../filament/material.ts'
 import { USUAL_SPOOL } from '../filament/winding.ts'
 import { idleClock, printClock, type StandingSpool } from './print-clock.ts'
-import { MIDDLE, tell } from './life.ts'
+import { tell } from './life.ts'
+import { MIDDLE } from './telling.ts'
 
 const RINGS = 8
 const at = (

@@ -1,10 +1,11 @@
 import type { Grams, PercentRh, Seconds, WeightPercent } from '#units/quantity.ts'
 import { percentFromFraction } from '#units/ratio.ts'
 import { secondsFromDays, secondsFromHours } from '#units/time.ts'
-import { firstPassing, MAKES, SLIT_SHARES, type Passing } from '../ask/spool-time.ts'
+import { firstPassing, type Passing } from '../ask/spool-time.ts'
 import { lengthM } from '../filament/rings.ts'
 import { equilibriumMoisturePercent } from '../filament/sorption.ts'
-import { MIDDLE, tell, type Leg, type SpoolLifeFacts, type Telling, type Told } from './life.ts'
+import { tell, type Leg, type SpoolLifeFacts, type Told } from './life.ts'
+import { cornersOf, materialOf, type OwnMake, type Telling } from './telling.ts'
 import type { StandingAir } from './spool-report.ts'
 
 /** A spool as it stands, and the air it is to stand or print in. */
@@ -15,14 +16,9 @@ export interface StandingSpool {
   readonly ringsRhPercent: readonly PercentRh[]
   readonly air: StandingAir
   readonly limitPercent: WeightPercent
+  /** What the scale told of this spool while it dried; left out: as its make usually is. */
+  readonly own?: OwnMake
 }
-
-/** Everything that is not known of a make, each corner together: how fast, how much, how tightly wound. */
-const CORNERS: readonly Telling[] = [SLIT_SHARES.loose, SLIT_SHARES.tight].flatMap(slitShare =>
-  [MAKES.diffusivity, 1 / MAKES.diffusivity].flatMap(diffusivity =>
-    [MAKES.moisture, 1 / MAKES.moisture].map(moisture => ({ ...MIDDLE, slitShare, diffusivity, moisture })),
-  ),
-)
 
 const LOOKS_AHEAD_S = secondsFromDays(200)
 const POINTS = 160
@@ -52,13 +48,13 @@ const standing = (
   }
 }
 
-/** Its course in this air: in the middle, then with every corner of a make. @returns null where a run did not finish */
+/** Its course in this air: in the middle, then with every corner of what is not known of it. @returns null where a run did not finish */
 export function coursesInAir(
   at: StandingSpool,
   { nextG, aheadS, points }: { readonly nextG: Grams; readonly aheadS: Seconds; readonly points: number },
 ): [Told, ...Told[]] | null {
   const facts = standing(at, aheadS, { nextG }, points)
-  const [middle, ...corners] = [MIDDLE, ...CORNERS].map(one => tell(facts, one))
+  const [middle, ...corners] = cornersOf(at.own).map(one => tell(facts, one))
   return middle && corners.every(one => one !== null) ? [middle, ...corners] : null
 }
 
@@ -97,7 +93,10 @@ export function idleClock(at: StandingSpool, nextG: Grams): IdleClock | null {
     lateS: finite(all.reduce((most, one) => Math.max(most, one))),
     passing,
     fromPercent: middle.next[0]!,
-    endsAtPercent: equilibriumMoisturePercent(at.spool.material, at.air.rhPercent),
+    endsAtPercent: equilibriumMoisturePercent(
+      materialOf(at.spool.material, cornersOf(at.own)[0]),
+      at.air.rhPercent,
+    ),
   }
 }
 
@@ -141,8 +140,9 @@ export function printClock(
       atS,
       percent: percentFromFraction(waterG / taken),
     })) ?? null
-  const course = courseOf(MIDDLE)
-  const corners = CORNERS.map(courseOf)
+  const [usual, ...others] = cornersOf(at.own)
+  const course = courseOf(usual)
+  const corners = others.map(courseOf)
   if (!course || corners.some(one => one === null)) return null
   const { material, diameterMm } = at.spool
   const all = lengthM(material, diameterMm, grams)

@@ -1,10 +1,12 @@
-import type { Celsius, Grams, PercentRh, WeightPercent } from '#units/quantity.ts'
+import type { Celsius, Grams, PercentRh, Seconds, WeightPercent } from '#units/quantity.ts'
 import { secondsFromDays } from '#units/time.ts'
 import { steadyAir, timeToLimit, type TimeToLimit } from '../ask/spool-time.ts'
 import { gramsPast, lengthM, ringMassesG } from '../filament/rings.ts'
 import type { SpoolSize } from '../filament/winding.ts'
 import { equilibriumMoisturePercent } from '../filament/sorption.ts'
-import { spoolLife, type Ranged, type SpoolLife, type SpoolLifeFacts } from './life.ts'
+import { runFound, type RunAsked } from './drying-run.ts'
+import { spoolLife, type SpoolLife, type SpoolLifeFacts } from './life.ts'
+import { cornersOf, materialOf, type OwnMake, type Ranged } from './telling.ts'
 
 /** Air as it stands now and is taken to stay. */
 export interface StandingAir {
@@ -17,6 +19,8 @@ export interface SpoolAsked {
   /** Where it is; null: sealed in its bag, or used up. */
   readonly here: StandingAir | null
   readonly room: StandingAir | null
+  /** Its last drying that the scale followed; left out: none. */
+  readonly weighed?: { readonly asked: RunAsked; readonly endedS: Seconds }
 }
 
 /** A spool looked at ring by ring, as its whole life left it. */
@@ -42,19 +46,27 @@ export interface SpoolReport {
   /** The next print in the open room; null where it is past its limit already. */
   readonly open: TimeToLimit | null
   readonly hereRhPercent: PercentRh | null
+  /** What the scale told of this spool while it dried; null: as its make usually is. */
+  readonly own: OwnMake | null
 }
 
 const LOOKS_AHEAD_S = secondsFromDays(200)
 
 /** @returns null where there is no filament, or a run did not finish */
-export function spoolReport({ life: facts, here, room }: SpoolAsked): SpoolReport | null {
-  const life = spoolLife(facts)
+export function spoolReport({ life: facts, here, room, weighed }: SpoolAsked): SpoolReport | null {
+  const fitted = (weighed && runFound(weighed.asked)?.fitted) ?? null
+  const life = spoolLife(
+    weighed && fitted ? { ...facts, fitted: { ...fitted, untilS: weighed.endedS } } : facts,
+  )
   if (!life) return null
   const { now } = life
   const { material, diameterMm } = facts.spool
   const limitPercent = material.troubleAbovePercent
   const isPast = limitPercent !== null && now.next.middle > limitPercent
-  const spool = { ...facts.spool, filamentG: now.filamentG }
+  const own = fitted && { speedZ: fitted.speedZ, holdsZ: fitted.holdsZ, boardZ: fitted.boardZ }
+  const [middle] = cornersOf(own)
+  const ownMaterial = materialOf(material, middle)
+  const spool = { ...facts.spool, material: ownMaterial, filamentG: now.filamentG }
   const inAir = (air: StandingAir | null): TimeToLimit | null =>
     limitPercent === null || air === null
       ? null
@@ -67,7 +79,7 @@ export function spoolReport({ life: facts, here, room }: SpoolAsked): SpoolRepor
           // uptake is judged on the next print, drying on the mean
           isPast ? 'mean' : 'next',
           limitPercent,
-          equilibriumMoisturePercent(material, air.rhPercent),
+          equilibriumMoisturePercent(ownMaterial, air.rhPercent),
           LOOKS_AHEAD_S,
         )
   const layout = {
@@ -94,5 +106,6 @@ export function spoolReport({ life: facts, here, room }: SpoolAsked): SpoolRepor
     here: inAir(here),
     open: isPast ? null : inAir(room),
     hereRhPercent: here?.rhPercent ?? null,
+    own,
   }
 }

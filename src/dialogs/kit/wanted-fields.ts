@@ -31,6 +31,17 @@ const named = (record: Readonly<Record<string, { readonly name: string }>>): Cho
   Object.entries(record).map(([key, { name }]) => [key, name] as const)
 const same = (list: readonly string[]): Choices => list.map(item => [item, item] as const)
 
+/** Moulded ones say seldom what they are of: on the flange, in a triangle, where they do. */
+const BODY_WORDS: Readonly<Record<(typeof SPOOL_BODY_LIST)[number], string>> = {
+  plastic: 'plastic, which is not told',
+  board: 'board',
+  printed: 'printed',
+  PS: 'polystyrene (PS)',
+  ABS: 'ABS',
+  PC: 'polycarbonate (PC)',
+  PP: 'polypropylene (PP)',
+}
+
 const COUNT: WantedField = {
   key: 'count',
   label: 'How many alike',
@@ -82,9 +93,18 @@ export const WANTED_FIELDS: Readonly<Record<WantedKind, readonly WantedField[]>>
       remedy: 'type 1 to 60 letters, or leave it empty.',
     },
     {
+      key: 'preset',
+      label: 'Print preset',
+      as: 'text',
+      optional: true,
+      remedy: 'type 1 to 60 letters, or leave it empty.',
+    },
+    {
       key: 'body',
       label: 'The spool is of',
-      as: { choices: [['', 'don’t know'], ...same(SPOOL_BODY_LIST)] },
+      as: {
+        choices: [['', 'don’t know'], ...SPOOL_BODY_LIST.map(body => [body, BODY_WORDS[body]] as const)],
+      },
       optional: true,
       remedy: pick,
     },

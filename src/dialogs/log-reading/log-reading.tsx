@@ -17,13 +17,20 @@ import { useJournalTools, usePreferences } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
 import { useUndo, useWriteAct } from '#session/writing.ts'
 import { WhenField } from '#ui/when-field.tsx'
+import { dropDraft, READING_LASTS_MS, readDraft, useDraft } from '#ui/draft.ts'
 import { useCheckedForm } from '#ui/checked-form.ts'
 import { expectationAt, nearTemperatures } from '#session/expectation.ts'
 import { knownBox } from '#session/known-box.ts'
 import { useReport } from '#session/reports.ts'
 import { UnreadWords } from '#ui/unread-words.tsx'
 import { SlipQuestion } from '#ui/slip-question.tsx'
-import { checkReading, type FormContext, type ReadingForm, type ReadingToKeep } from './reading-form.ts'
+import {
+  checkReading,
+  readingDraft,
+  type FormContext,
+  type ReadingForm,
+  type ReadingToKeep,
+} from './reading-form.ts'
 import hand from '#ui/hand.module.css'
 import css from './log-reading.module.css'
 
@@ -38,7 +45,7 @@ export default function LogReading({
   readonly place?: string
 }) {
   const journal = useJournal()
-  const { maker } = useJournalTools()
+  const { maker, base } = useJournalTools()
   const { temperatureScale: scale } = usePreferences().preferences
   const write = useWriteAct()
   const { state } = journal
@@ -79,11 +86,16 @@ export default function LogReading({
       meant: asked === keyOf(typed),
     }
   }
+  const draftKey = `${base} reading ${place ?? ''}`
+  const [draft] = useState(() =>
+    readDraft(draftKey, readingDraft, { nowMs: openedMs, mostAgeMs: READING_LASTS_MS }),
+  )
   const form = useCheckedForm<ReadingForm, ReadingToKeep>(
     {
       place: place ?? places[0]!.value,
       humidity: '',
       temperature: '',
+      ...draft,
       when: openedMs,
       justOpened: false,
       meantC: null,
@@ -92,13 +104,31 @@ export default function LogReading({
     // an answer is about what was typed then
     () => setQuestion(null),
   )
+  const { humidity, temperature } = form.values
+  const isKept = kept !== null
+  useDraft(
+    draftKey,
+    useMemo(
+      () => (isKept || (humidity === '' && temperature === '') ? null : { humidity, temperature }),
+      [isKept, humidity, temperature],
+    ),
+    maker.nowMs,
+  )
+  const leave = () => {
+    dropDraft(draftKey)
+    close()
+  }
   const near = nearestTemperatures(state, form.values.place, openedMs)
+  const keptNow = (act: Act) => {
+    dropDraft(draftKey)
+    setKept(act)
+  }
   const take = (reading: ReadingToKeep) => {
     setQuestion(reading.kind === 'ready' ? null : reading)
     setAsked(reading.kind === 'slip' ? keyOf(form.values) : null)
     if (reading.kind !== 'ready') return
     const label = places.find(item => item.value === form.values.place)?.label ?? ''
-    write.mutate({ what: `${label}: read`, drafts: reading.drafts }, { onSuccess: setKept })
+    write.mutate({ what: `${label}: read`, drafts: reading.drafts }, { onSuccess: keptNow })
   }
   const sayUnread = (why: Unread) => {
     const [, boxId] = form.values.place.split(/:(.*)/s)
@@ -108,7 +138,7 @@ export default function LogReading({
         what: `${label}: its display ${why}`,
         drafts: [{ kind: 'box.unread', atMs: maker.nowMs(), payload: { boxId: boxId!, why } }],
       },
-      { onSuccess: setKept },
+      { onSuccess: keptNow },
     )
   }
   const answer = (meantC: number) => {
@@ -126,7 +156,7 @@ export default function LogReading({
   }
 
   return (
-    <Dialog onClose={close} title={kept ? 'Kept' : 'Log a reading'}>
+    <Dialog onClose={leave} title={kept ? 'Kept' : 'Log a reading'}>
       {kept ? (
         <Kept act={kept} close={close} />
       ) : (

@@ -1,9 +1,11 @@
+import * as v from 'valibot'
 import { slipOf, type Expectation, type Slip } from '#core/reading/slips.ts'
 import { inScale, scaleSlip, type TemperatureScale } from '#core/reading/scale-slip.ts'
 import type { Draft } from '#records/act.ts'
 import { celsiusOf, readingDrafts, shownErrors, type ShownErrors } from '#session/reading-entry.ts'
 import type { Checked } from '#ui/checked-form.ts'
 import { parseDecimal } from '#ui/decimal.ts'
+import { typedText } from '#ui/draft.ts'
 
 export interface ReadingForm {
   /** `box:ID` or `room:ID`. */
@@ -15,6 +17,12 @@ export interface ReadingForm {
   /** The temperature, where the person has said which scale was meant. */
   readonly meantC: number | null
 }
+
+/** What a form may hold again after a reload. */
+export const readingDraft = v.object({
+  humidity: typedText,
+  temperature: typedText,
+})
 
 export interface FormContext {
   readonly nowMs: number

@@ -70,6 +70,56 @@ describe('a backup', () => {
   })
 })
 
+test('records that do not read go along as they are, are counted, and do not come in', () => {
+  const circle: Record<string, unknown> = {}
+  circle['self'] = circle
+  const saved = writeBackup(acts, about, new Map(), [{ key: 'x', raw: 'scrambled' }, undefined, circle])
+  const text = strFromU8(unzipSync(saved)['unreadable.ndjson']!)
+  expect(text.split('\n')[0]).toBe('{"key":"x","raw":"scrambled"}')
+  const read = readBackup(saved)
+  expect(read.ok && [read.unreadable, read.acts.length]).toEqual([3, acts.length])
+  // a journal in which everything reads is saved as it always was
+  expect(Object.keys(unzipSync(zip))).not.toContain('unreadable.ndjson')
+})
+
+describe('photos', () => {
+  const photo = (n: number) => Uint8Array.from([0xff, 0xd8, 0xff, 0xe0, n, 7, 8, 9])
+  const photos = new Map([photo(1), photo(2)].map(bytes => [bytesToHex(sha256(bytes)), bytes]))
+  const saved = writeBackup(acts, about, photos)
+  test('come back byte for byte, and another reader finds them as files of their own', async () => {
+    const read = readBackup(saved)
+    expect(read.ok && [...read.photos].map(([id, bytes]) => [id, [...bytes]])).toEqual(
+      [...photos].map(([id, bytes]) => [id, [...bytes]]),
+    )
+    const other = await JSZip.loadAsync(saved, { checkCRC32: true })
+    const [first] = photos
+    expect([...(await other.file(`photos/${first![0]}.jpg`)!.async('uint8array'))]).toEqual([...first![1]])
+  })
+  test.each([
+    ['a page in its place', strToU8('<svg onload="alert(1)"/>')],
+    ['one too large', Uint8Array.from({ length: 200_001 }, (_, i) => [0xff, 0xd8, 0xff][i] ?? i % 251)],
+  ])('%s is refused, whole', (_, bytes) => {
+    const files = unzipSync(saved)
+    const name = `photos/${bytesToHex(sha256(bytes))}.jpg`
+    files[name] = bytes
+    const manifest = JSON.parse(strFromU8(files['manifest.json']!)) as { files: Record<string, unknown> }
+    manifest.files[name] = { sha256: bytesToHex(sha256(bytes)), bytes: bytes.length }
+    const zipped = zipSync({ ...files, 'manifest.json': strToU8(JSON.stringify(manifest)) })
+    expect(problem(zipped)).toMatchObject({ kind: 'changed', file: name })
+  })
+  test('under another name', () => {
+    const files = unzipSync(saved)
+    const [first] = [...photos.keys()]
+    const name = `photos/${'0'.repeat(64)}.jpg`
+    files[name] = files[`photos/${first}.jpg`]!
+    const manifest = JSON.parse(strFromU8(files['manifest.json']!)) as { files: Record<string, unknown> }
+    manifest.files[name] = manifest.files[`photos/${first}.jpg`]
+    expect(problem(zipSync({ ...files, 'manifest.json': strToU8(JSON.stringify(manifest)) }))).toMatchObject({
+      kind: 'changed',
+    })
+  })
+})
+
 describe('a backup is refused whole, with file and line', () => {
   test.each([
     ['nothing', new Uint8Array(), { kind: 'not a zip' }],

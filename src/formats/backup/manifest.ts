@@ -3,6 +3,11 @@ import * as v from 'valibot'
 export const MANIFEST = 'manifest.json'
 export const JOURNAL = 'journal.ndjson'
 export const README = 'README.txt'
+/** Records that do not read, as they are; only where there are any. */
+export const UNREADABLE = 'unreadable.ndjson'
+/** Photos stand under what their bytes come to. */
+export const photoName = (photoId: string): string => `photos/${photoId}.jpg`
+export const PHOTO = /^photos\/([0-9a-f]{64})\.jpg$/
 export const FORMAT = 'veld-backup'
 export const VERSION = 1
 

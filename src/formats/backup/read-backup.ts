@@ -1,9 +1,20 @@
 import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex } from '@noble/hashes/utils.js'
-import { strFromU8, unzipSync } from 'fflate'
+import { strFromU8 } from 'fflate'
 import * as v from 'valibot'
 import { MOST_BROUGHT, readAct, type Act } from '#records/act.ts'
-import { FORMAT, JOURNAL, MANIFEST, manifestSchema, VERSION, type Manifest } from './manifest.ts'
+import { isPhoto } from '#records/photo.ts'
+import { unpack } from './unpack.ts'
+import {
+  FORMAT,
+  JOURNAL,
+  MANIFEST,
+  manifestSchema,
+  PHOTO,
+  UNREADABLE,
+  VERSION,
+  type Manifest,
+} from './manifest.ts'
 
 /** An act of a backup, as it was written and as it reads today. */
 export interface BackupAct {
@@ -31,15 +42,18 @@ export interface BackupProblem {
 }
 
 export type BackupRead =
-  | { readonly ok: true; readonly manifest: Manifest; readonly acts: readonly BackupAct[] }
+  | {
+      readonly ok: true
+      readonly manifest: Manifest
+      readonly acts: readonly BackupAct[]
+      readonly photos: ReadonlyMap<string, Uint8Array>
+      /** Records that did not read where it was saved; they stay in the file. */
+      readonly unreadable: number
+    }
   | { readonly ok: false; readonly problem: BackupProblem }
 
 /** Far above any journal: a hundred thousand acts are some tens of megabytes. */
 export const MOST_ZIP_BYTES = 64 * 1024 * 1024
-const MOST_UNPACKED_BYTES = 256 * 1024 * 1024
-/** Text packs to a tenth or so; a hundredfold is a trap. */
-const MOST_PACKING = 200
-const MOST_FILES = 1000
 
 type Refusal = Extract<BackupRead, { ok: false }>
 const refused = (
@@ -49,58 +63,31 @@ const refused = (
   line: number | null = null,
 ): Refusal => ({ ok: false, problem: { kind, file, line, message } })
 
-/** Reads a backup: all of it, or nothing and why. Never throws. */
-export function readBackup(zip: Uint8Array): BackupRead {
+/** Unpacking is about so much of the work; its acts are the rest. */
+const UNPACKING = 0.3
+const TELL_EVERY = 500
+
+/**
+ * Reads a backup: all of it, or nothing and why. Never throws.
+ * @param tell how much of it is read, 0 to 1
+ */
+export function readBackup(zip: Uint8Array, tell: (share: number) => void = () => {}): BackupRead {
   if (zip.length > MOST_ZIP_BYTES)
     return refused('too large', 'The file is larger than any backup: is it the right one?')
-  const unpacked = unpack(zip)
-  if (!unpacked.ok) return unpacked
+  const unpacked = unpack(zip, share => tell(share * UNPACKING))
+  if (!unpacked.ok) return refused(unpacked.problem.kind, unpacked.problem.message, unpacked.problem.file)
   const { files } = unpacked
   const manifestRead = readManifest(files[MANIFEST])
   if (!manifestRead.ok) return manifestRead
   const { manifest } = manifestRead
   const wrong = checkFiles(files, manifest)
   if (wrong) return wrong
-  return readJournal(files[JOURNAL]!, manifest)
-}
-
-/** A name that would land outside the folder it is unpacked into. */
-const isOutside = (name: string): boolean =>
-  name.startsWith('/') || name.includes('\\') || /^[a-z]:/i.test(name) || name.split('/').includes('..')
-
-function unpack(zip: Uint8Array): { ok: true; files: Record<string, Uint8Array> } | Refusal {
-  let total = 0
-  let count = 0
-  let problem: Refusal | null = null
-  try {
-    const files = unzipSync(zip, {
-      filter: entry => {
-        if (problem) return false
-        total += entry.originalSize
-        count += 1
-        if (isOutside(entry.name))
-          problem = refused(
-            'path outside',
-            'A name in it points outside the backup.',
-            entry.name.slice(0, 100),
-          )
-        else if (
-          total > MOST_UNPACKED_BYTES ||
-          count > MOST_FILES ||
-          entry.originalSize > MOST_PACKING * Math.max(entry.size, 1024)
-        )
-          problem = refused(
-            'too large',
-            'It unpacks to far more than a journal can hold.',
-            entry.name.slice(0, 100),
-          )
-        return problem === null
-      },
-    })
-    return problem ?? { ok: true, files }
-  } catch {
-    return refused('not a zip', 'It is cut short or no zip file: save or copy it again.')
-  }
+  const photos = photosIn(files)
+  return photos instanceof Map
+    ? readJournal(files[JOURNAL]!, manifest, photos, linesIn(files[UNREADABLE]), share =>
+        tell(UNPACKING + share * (1 - UNPACKING)),
+      )
+    : photos
 }
 
 function readManifest(bytes: Uint8Array | undefined): { ok: true; manifest: Manifest } | Refusal {
@@ -123,7 +110,7 @@ function readManifest(bytes: Uint8Array | undefined): { ok: true; manifest: Mani
 
 function checkFiles(files: Readonly<Record<string, Uint8Array>>, manifest: Manifest): BackupRead | null {
   for (const name of Object.keys(files))
-    if (name !== MANIFEST && !(name in manifest.files))
+    if (name !== MANIFEST && !Object.hasOwn(manifest.files, name))
       return refused('file added', 'It holds a file its manifest does not list.', name.slice(0, 100))
   for (const [name, { sha256: wanted, bytes }] of Object.entries(manifest.files)) {
     const file = Object.hasOwn(files, name) ? files[name] : undefined
@@ -131,10 +118,38 @@ function checkFiles(files: Readonly<Record<string, Uint8Array>>, manifest: Manif
     if (file.length !== bytes || bytesToHex(sha256(file)) !== wanted)
       return refused('changed', 'This file was changed since it was saved: its checksum differs.', name)
   }
-  return JOURNAL in manifest.files ? null : refused('file missing', 'It holds no journal.', JOURNAL)
+  return Object.hasOwn(manifest.files, JOURNAL)
+    ? null
+    : refused('file missing', 'It holds no journal.', JOURNAL)
 }
 
-function readJournal(bytes: Uint8Array, manifest: Manifest): BackupRead {
+/** Photos, each named by what its bytes come to: that they are as they were saved was seen to by their checksums. */
+function photosIn(files: Readonly<Record<string, Uint8Array>>): Map<string, Uint8Array> | Refusal {
+  const photos = new Map<string, Uint8Array>()
+  for (const [name, bytes] of Object.entries(files)) {
+    if (!name.startsWith('photos/')) continue
+    const photoId = PHOTO.exec(name)?.[1]
+    if (photoId === undefined || !isPhoto(bytes) || bytesToHex(sha256(bytes)) !== photoId)
+      return refused(
+        'changed',
+        'This is no photo of Veld: its name and its bytes do not agree.',
+        name.slice(0, 100),
+      )
+    photos.set(photoId, bytes)
+  }
+  return photos
+}
+
+const linesIn = (bytes: Uint8Array | undefined): number =>
+  bytes === undefined ? 0 : strFromU8(bytes).split('\n').length - 1
+
+function readJournal(
+  bytes: Uint8Array,
+  manifest: Manifest,
+  photos: ReadonlyMap<string, Uint8Array>,
+  unreadable: number,
+  tell: (share: number) => void,
+): BackupRead {
   const lines = strFromU8(bytes).split('\n')
   if (lines.at(-1) === '') lines.pop()
   if (lines.length > MOST_BROUGHT)
@@ -143,6 +158,7 @@ function readJournal(bytes: Uint8Array, manifest: Manifest): BackupRead {
   const seen = new Set<string>()
   for (const [index, text] of lines.entries()) {
     const line = index + 1
+    if (line % TELL_EVERY === 0) tell(index / lines.length)
     const bad = (kind: BackupProblem['kind'], message: string) => refused(kind, message, JOURNAL, line)
     let raw: unknown
     try {
@@ -160,6 +176,6 @@ function readJournal(bytes: Uint8Array, manifest: Manifest): BackupRead {
     acts.push({ act: read.act, raw: raw as Record<string, unknown>, line })
   }
   return acts.length === manifest.acts
-    ? { ok: true, manifest, acts }
+    ? { ok: true, manifest, acts, photos, unreadable }
     : refused('changed', `It says it holds ${manifest.acts} acts, and holds ${acts.length}.`, JOURNAL)
 }

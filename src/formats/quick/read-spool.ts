@@ -1,3 +1,4 @@
+import type { SpoolBody } from '#core/spool/spool-limits.ts'
 import { MATERIALS } from '#core/filament/catalogue.ts'
 import type { MaterialId } from '#core/filament/material.ts'
 import { SPOOL_CLASSES, type SpoolClassId } from '#core/filament/spool-class.ts'
@@ -60,13 +61,16 @@ export function readSpool(text: Text, context: QuickContext, like: Understood | 
     'gross|whole|in all|total|on the scale|with (?:the )?spool',
   )
   const emptyG = takeWeight(text, 'empty(?: spool)?|tare|spool weighs', 'empty|tare|(?:empty )?spool')
-  const body = text.take(/card ?board(?: spool)?|paper spool|board(?: spool)?/)
-    ? 'board'
-    : text.take(/plastic(?: spool)?/)
-      ? 'plastic'
-      : text.take(/printed spool|printed/)
-        ? 'printed'
-        : null
+  const moulded = text.take(/on (?:an? )?(polystyrene|ps|abs|polycarbonate|pc|polypropylene|pp) spool/)?.[1]
+  const body = moulded
+    ? MOULDED[moulded]!
+    : text.take(/card ?board(?: spool)?|paper spool|board(?: spool)?/)
+      ? 'board'
+      : text.take(/plastic(?: spool)?/)
+        ? 'plastic'
+        : text.take(/printed spool|printed/)
+          ? 'printed'
+          : null
   const strand = text.take(/2[.,]85(?: ?mm)?|3(?:[.,]0)? ?mm(?: filament| strand)?/)
     ? 2.85
     : text.take(/1[.,]75(?: ?mm)?/)
@@ -142,6 +146,7 @@ export function readSpool(text: Text, context: QuickContext, like: Understood | 
       grossG,
       emptyG: empty,
       body: body ?? before?.body ?? null,
+      preset: before?.preset ?? null,
       strandMm: strand ?? before?.strandMm ?? 1.75,
       rimDiameterMm: rimMm ?? size?.rimDiameterMm ?? before?.rimDiameterMm ?? USUAL_SPOOL.rimDiameterMm,
       widthMm: widthMm ?? size?.widthMm ?? before?.widthMm ?? USUAL_SPOOL.widthMm,
@@ -154,6 +159,16 @@ export function readSpool(text: Text, context: QuickContext, like: Understood | 
     told,
     asks,
   }
+}
+
+const MOULDED: Readonly<Record<string, SpoolBody>> = {
+  polystyrene: 'PS',
+  ps: 'PS',
+  abs: 'ABS',
+  polycarbonate: 'PC',
+  pc: 'PC',
+  polypropylene: 'PP',
+  pp: 'PP',
 }
 
 interface Said {

@@ -1,3 +1,4 @@
+import type { SpoolBody } from '#core/spool/spool-limits.ts'
 import type { ContainerKind } from '#core/container/container.ts'
 import type { HolderKind } from '#core/container/holder.ts'
 import type { LidKind } from '#core/container/lid.ts'
@@ -26,7 +27,8 @@ export interface SpoolWanted {
   /** Whole spool on the scale; with it the filament is gross less empty. */
   readonly grossG: number | null
   readonly emptyG: number
-  readonly body: 'plastic' | 'board' | 'printed' | null
+  readonly body: SpoolBody | null
+  readonly preset: string | null
   readonly strandMm: 1.75 | 2.85
   readonly rimDiameterMm: number
   readonly widthMm: number

@@ -12,6 +12,7 @@ const row = (change: Partial<ReadingRow> = {}): ReadingRow => ({
   temperatureC: 16.5,
   temperatureKnown: 'measured',
   hygrometer: 'Small round',
+  placeId: 'thole',
   ...change,
 })
 const back = (text: string) => {
@@ -19,16 +20,46 @@ const back = (text: string) => {
   return read.ok ? read.rows : read.problem
 }
 
+describe('a table that says something else than it seems to', () => {
+  const HEAD = 'at (UTC),in,place,relative humidity (%),temperature (°C)'
+  const read = (line: string) => readReadings(`${HEAD}\n2025-07-03T08:30:00Z,box,Thole,18,16.5\n${line}`)
+  test.each([
+    ['a time without its zone', '2025-07-03T08:30:00,box,Thole,18,16.5', 'at (UTC)', /with Z or its offset/],
+    ['a day there is none of', '2025-02-30T08:30:00Z,box,Thole,18,16.5', 'at (UTC)', /one of the calendar/],
+    ['the year nought', '0000-01-01T00:00:00+23:59,box,Thole,18,16.5', 'at (UTC)', /from 1970 to 2199/],
+    ['an hour there is none of', '2025-07-03T25:30:00Z,box,Thole,18,16.5', 'at (UTC)', /A time reads like/],
+    [
+      'decimal commas without quotes',
+      '2025-07-03T08:30:00Z,box,Thole,31,5,20,1',
+      null,
+      /7 cells, the first line 5: a decimal comma makes two of one, write a point/,
+    ],
+    ['a cell too few', '2025-07-03T08:30:00Z,box,Thole,18', null, /4 cells/],
+  ])('%s is refused by its line: nothing is taken in', (_what, line, column, message) => {
+    const found = read(line)
+    expect(found).toMatchObject({ ok: false, problem: { line: 3, column } })
+    expect(found.ok || found.problem.message).toMatch(message)
+  })
+  test('an offset is taken at its word', () => {
+    expect(read('2025-07-03T10:30:00+02:00,box,Thole,31.5,20.1')).toMatchObject({
+      ok: true,
+      rows: [{}, { atMs: Date.UTC(2025, 6, 3, 8, 30), relativeHumidityPercent: 31.5, temperatureC: 20.1 }],
+    })
+  })
+})
+
 describe('readings as a table', () => {
   test('headings name the units, times stand in UTC and on the wall', () => {
     const [heading, first] = writeReadings([row()]).split('\r\n')
     expect(heading).toBe(
-      'at (UTC),local time,in,place,relative humidity (%),temperature (°C),temperature known,hygrometer,put right (%)',
+      'at (UTC),local time,in,place,relative humidity (%),temperature (°C),temperature known,hygrometer,put right (%),place id',
     )
-    expect(first).toBe('2025-07-03T08:30:00.000Z,2025-07-03 10:30,box,Thole,18,16.5,measured,Small round,')
+    expect(first).toBe(
+      '2025-07-03T08:30:00.000Z,2025-07-03 10:30,box,Thole,18,16.5,measured,Small round,,thole',
+    )
   })
   // OWASP "CSV Injection" (from memory): = + - @, tab and return begin a formula
-  test.each(['=1+1', '+cmd', '-2', '@x', '\tx', '=HYPERLINK("x")'])(
+  test.each(['=1+1', '+cmd', '-2', '@x', '\tx', '=HYPERLINK("x")', '=HYPERLINK(1)\nx', "'=1", "''+x"])(
     '%j does not run in a spreadsheet',
     place => {
       const text = writeReadings([row({ place })])

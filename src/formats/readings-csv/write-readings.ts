@@ -10,6 +10,8 @@ export interface ReadingRow {
   readonly temperatureC: number
   readonly temperatureKnown: 'assumed' | 'measured'
   readonly hygrometer: string
+  /** Which box or room it is, whatever others have its name. */
+  readonly placeId: string
   /** By the checks of its display; left out: taken as it was shown. */
   readonly putRightPercent?: number
 }
@@ -24,7 +26,14 @@ export const COLUMNS = [
   'temperature known',
   'hygrometer',
   'put right (%)',
+  'place id',
 ] as const
+
+/**
+ * What a spreadsheet would run: a sign at the beginning, after control characters too, whatever lines follow. With apostrophes before it,
+ * so that one more or less is told apart. OWASP "CSV Injection" (from memory).
+ */
+export const FORMULA = /^'*[\p{Cc} ]*[=+\-@\t\r]/u
 
 /** "2025-11-08 11:00" in a zone. */
 const localTime = (ms: number, zone: string): string =>
@@ -48,7 +57,8 @@ export const writeReadings = (rows: readonly ReadingRow[]): string =>
         row.temperatureKnown,
         row.hygrometer,
         row.putRightPercent ?? '',
+        row.placeId,
       ]),
     },
-    { escapeFormulae: true, newline: '\r\n' },
+    { escapeFormulae: FORMULA, newline: '\r\n' },
   )}\r\n`

@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import * as v from 'valibot'
 import type { RoomSeries } from '#core/room/sampled-room.ts'
-import { finite } from '#records/fields.ts'
+import { bounds, finite } from '#records/fields.ts'
 
 /** A year of weather, hour by hour, and where it is from. */
 export interface Weather {
@@ -23,7 +23,7 @@ const COLUMN = { dryBulb: 6, relativeHumidity: 8 } as const
 /** What stands where nothing was measured. */
 const MISSING = { dryBulb: 99.9, relativeHumidity: 999 } as const
 
-const dryBulbField = finite(-70, 70)
+const dryBulbField = finite(bounds.climateC.min, bounds.climateC.max)
 const humidityField = finite(0, 110)
 const altitudeField = finite(-500, 5000)
 

@@ -113,6 +113,8 @@ function MaterialRow({
   readonly change: () => void
 }) {
   const known = (field: MaterialValue) => (own[field] === undefined ? hand.pencil : css.ownValue)
+  const knownOf = (...fields: readonly MaterialValue[]) =>
+    known(fields.find(field => own[field] !== undefined) ?? fields[0]!)
   const { temperature } = useMeasures()
   const held = heldAtTarget(material)
   const moisture = rhPercent === null ? held.moisturePercent : equilibriumMoisturePercent(material, rhPercent)
@@ -148,9 +150,15 @@ function MaterialRow({
       <td className={`${css.number} ${css.wideCell} ${known('saturatedMoisturePercent')}`}>
         {inHundredths(material.saturatedMoisturePercent)}
       </td>
-      <td className={`${css.number} ${css.wideCell}`}>{range(material.dryAtC, temperature.field)}</td>
-      <td className={`${css.number} ${css.wideCell}`}>{range(material.dryForHours, String)}</td>
-      <td className={`${css.number} ${css.wideCell}`}>{temperature.field(material.neverAboveC)}</td>
+      <td className={`${css.number} ${css.wideCell} ${knownOf('dryFromC', 'dryToC')}`}>
+        {range(material.dryAtC, temperature.field)}
+      </td>
+      <td className={`${css.number} ${css.wideCell} ${knownOf('dryFromHours', 'dryToHours')}`}>
+        {range(material.dryForHours, String)}
+      </td>
+      <td className={`${css.number} ${css.wideCell} ${known('neverAboveC')}`}>
+        {temperature.field(material.neverAboveC)}
+      </td>
     </tr>
   )
 }

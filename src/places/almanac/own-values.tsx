@@ -1,12 +1,15 @@
 import { Dialog } from '#ui/dialog.tsx'
 import { TextInput } from '@mantine/core'
 import { MATERIALS } from '#core/filament/catalogue.ts'
+import { materialValue } from '#journal/materials.ts'
 import type { MaterialId } from '#core/filament/material.ts'
 import type { Draft } from '#records/act.ts'
 import { MATERIAL_VALUE_NAMES, MATERIAL_VALUES, type MaterialValue } from '#records/kinds/value.ts'
 import { parseDecimal } from '#ui/decimal.ts'
 import { useCheckedForm, type Checked } from '#ui/checked-form.ts'
 import { FormFoot } from '#ui/form-foot.tsx'
+import { useMeasures } from '#ui/use-measures.ts'
+import type { Measures } from '#ui/measures.ts'
 import { useJournal } from '#session/journal-query.ts'
 import { useWriteAct } from '#session/writing.ts'
 import hand from '#ui/hand.module.css'
@@ -17,10 +20,13 @@ type Texts = Record<MaterialValue, string>
 export function OwnValues({ id, close }: { readonly id: MaterialId; readonly close: () => void }) {
   const { state } = useJournal()
   const write = useWriteAct()
+  const measures = useMeasures()
   const own = state.overrides.get(id) ?? {}
+  const shown = (name: MaterialValue, value: number | null | undefined) =>
+    value === null || value === undefined ? '' : unitOf(name, measures).field(value)
   const form = useCheckedForm(
-    Object.fromEntries(MATERIAL_VALUE_NAMES.map(name => [name, String(own[name] ?? '')])) as Texts,
-    texts => checkValues(id, texts),
+    Object.fromEntries(MATERIAL_VALUE_NAMES.map(name => [name, shown(name, own[name])])) as Texts,
+    texts => checkValues(id, texts, measures),
   )
   const submit = form.onKeep(values => {
     const drafts = MATERIAL_VALUE_NAMES.flatMap((field): Draft[] => {
@@ -41,9 +47,9 @@ export function OwnValues({ id, close }: { readonly id: MaterialId; readonly clo
         {MATERIAL_VALUE_NAMES.map(name => (
           <TextInput
             key={name}
-            label={`${MATERIAL_VALUES[name].name}, ${MATERIAL_VALUES[name].unit}`}
+            label={`${MATERIAL_VALUES[name].name}, ${unitOf(name, measures).unit}`}
             inputMode="decimal"
-            placeholder={String(MATERIALS[id][name] ?? 'none')}
+            placeholder={shown(name, materialValue(MATERIALS[id], name)) || 'none'}
             {...form.getInputProps(name)}
           />
         ))}
@@ -53,27 +59,45 @@ export function OwnValues({ id, close }: { readonly id: MaterialId; readonly clo
   )
 }
 
-/** Each value within what can be, and the two limits and the two moistures in their order. */
+const PLAIN = { field: String, parse: parseDecimal }
+/** Temperatures go by the person's own scale. */
+const unitOf = (name: MaterialValue, { temperature }: Pick<Measures, 'temperature'>) =>
+  MATERIAL_VALUES[name].unit === '°C' ? temperature : { ...PLAIN, unit: MATERIAL_VALUES[name].unit }
+
+/** Pairs of values of which the second may not be below the first, and what to type where it is. */
+const IN_ORDER = [
+  ['cleanBelowPercent', 'troubleAbovePercent', 'Trouble begins above clean'],
+  ['dryFromC', 'dryToC', 'The hotter end comes second'],
+  ['dryFromHours', 'dryToHours', 'The longer end comes second'],
+  ['dryToC', 'neverAboveC', 'It is dried below what it stands'],
+] as const
+
+/** Each value within what can be, and those that belong together in their order. */
 export function checkValues(
   id: MaterialId,
   texts: Texts,
+  measures: Pick<Measures, 'temperature'>,
 ): Checked<Texts, Readonly<Record<MaterialValue, number | null>>> {
   const errors: Partial<Record<MaterialValue, string>> = {}
   const values = {} as Record<MaterialValue, number | null>
   for (const name of MATERIAL_VALUE_NAMES) {
     const text = texts[name].trim()
-    const { min, max, unit } = MATERIAL_VALUES[name]
-    values[name] = text === '' ? null : parseDecimal(text)
+    const { min, max } = MATERIAL_VALUES[name]
+    const unit = unitOf(name, measures)
+    values[name] = text === '' ? null : unit.parse(text)
     const value = values[name]
     if (value !== null && !(value >= min && value <= max))
-      errors[name] = `Type ${min} to ${max} ${unit}, or leave it empty for the almanac's.`
+      errors[name] =
+        `Type ${unit.field(min)} to ${unit.field(max)} ${unit.unit}, or leave it empty for the almanac's.`
   }
-  const of = (name: MaterialValue) => values[name] ?? MATERIALS[id][name]
+  const of = (name: MaterialValue) => values[name] ?? materialValue(MATERIALS[id], name)
   const [half, full] = [of('moistureAt50Percent'), of('saturatedMoisturePercent')]
   if (half !== null && full !== null && full <= half)
     errors.saturatedMoisturePercent ??= `Saturated it holds more than at 50 %: type more than ${half}.`
-  const [clean, trouble] = [of('cleanBelowPercent'), of('troubleAbovePercent')]
-  if (clean !== null && trouble !== null && trouble < clean)
-    errors.troubleAbovePercent ??= `Trouble begins above clean: type ${clean} or more.`
+  for (const [first, second, words] of IN_ORDER) {
+    const [low, high] = [of(first), of(second)]
+    if (low !== null && high !== null && high < low)
+      errors[second] ??= `${words}: type ${unitOf(second, measures).field(low)} or more.`
+  }
   return Object.keys(errors).length === 0 ? { ok: true, kept: values } : { ok: false, errors }
 }

@@ -1,3 +1,4 @@
+import { greatest } from '#units/extremes.ts'
 import { useElementSize } from '@mantine/hooks'
 import { weighedWaterG } from '#core/evidence/weighing.ts'
 import type { ChargeRecord } from '#journal/state.ts'
@@ -32,7 +33,7 @@ export function BeadsLife({
     atMs: one.atMs,
     waterG: Math.max(0, weighedWaterG(charge.dryMassG, one)),
   }))
-  const mostG = Math.max(charge.dryMassG * 0.25, ...weights.map(one => one.waterG))
+  const mostG = Math.max(greatest(weights.map(one => one.waterG)), charge.dryMassG * 0.25)
   const y = (grams: number) => FLOOR - (grams / mostG) * (FLOOR - TOP)
   const lines = runsBetweenHeats(weights, charge)
   return (

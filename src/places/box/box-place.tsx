@@ -223,6 +223,9 @@ function BoxPage({ known: { view, facts } }: { readonly known: KnownBox }) {
         <Link to={`${base}/box/${view.box.boxId}/card`} className={hand.worded}>
           Its card, to print
         </Link>
+        <Link to={`${base}/labels?of=box:${view.box.boxId}`} className={hand.worded}>
+          Label
+        </Link>
       </p>
       {doing === 'reading' && <LogReading close={close} place={`box:${view.box.boxId}`} />}
       {(doing === 'weighing' || doing === 'renewing') && hasCharge && !charge && (

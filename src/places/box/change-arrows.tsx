@@ -1,3 +1,4 @@
+import { greatest, least } from '#units/extremes.ts'
 import { DESICCANTS } from '#core/desiccant/catalogue.ts'
 import { rhAtConstantLoadingPercent } from '#core/sorbent/sorbent.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
@@ -60,8 +61,8 @@ export function ChangeArrows({
     between,
     view.target?.rhPercent ?? last.relativeHumidityPercent,
   ]
-  const [t0, t1] = [Math.floor(Math.min(...temps)) - 2, Math.ceil(Math.max(...temps)) + 2]
-  const [r0, r1] = [Math.max(0, Math.floor(Math.min(...rhs)) - 4), Math.ceil(Math.max(...rhs)) + 4]
+  const [t0, t1] = [Math.floor(least(temps)) - 2, Math.ceil(greatest(temps)) + 2]
+  const [r0, r1] = [Math.max(0, Math.floor(least(rhs)) - 4), Math.ceil(greatest(rhs)) + 4]
   const x = (t: number) => LEFT + ((t - t0) / (t1 - t0)) * W
   const y = (rh: number) => 8 + H - ((rh - r0) / (r1 - r0)) * H
   const lines = Array.from({ length: 30 }, (_, i) => i * 2.5).filter(rh => rh > r0 - 3 && rh < r1 + 3)

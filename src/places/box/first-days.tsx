@@ -1,3 +1,4 @@
+import { greatest } from '#units/extremes.ts'
 import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import { shareAnswer } from '#core/answers/answers.ts'
@@ -113,7 +114,7 @@ function Band({
     const hour = (reading.atMs - closedMs) / 3_600_000
     return hour <= last ? [{ hour, rhPercent: shownRh(reading) }] : []
   })
-  const top = Math.max(...highRh.map(shown), ...seen.map(one => one.rhPercent)) + 4
+  const top = Math.max(greatest(highRh.map(shown)), greatest(seen.map(one => one.rhPercent))) + 4
   const y = (rh: number) => HEIGHT - FOOT - (rh / top) * (HEIGHT - FOOT - 4)
   const line = (column: readonly number[]) =>
     column.map((rh, i) => `${x(hours[i]!).toFixed(1)} ${y(shown(rh)).toFixed(1)}`)

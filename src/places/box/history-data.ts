@@ -1,3 +1,4 @@
+import { greatest } from '#units/extremes.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import { msFromSeconds } from '#units/time.ts'
 import type { BoxView } from '#journal/box-view.ts'
@@ -69,7 +70,7 @@ export function historyData(
     toMs,
     nowMs,
     zone,
-    mostRh: roundUp(Math.max(...seen) + 8),
+    mostRh: roundUp(greatest(seen) + 8),
     target,
     nearHalfWidth: 0.6 * view.hygrometer.accuracyPercentRh,
     readings,

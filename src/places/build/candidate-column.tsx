@@ -1,3 +1,4 @@
+import { greatest } from '#units/extremes.ts'
 import type { Asked } from '#core/build/arrangement.ts'
 import type { CandidateReport, Wish } from '#core/build/candidate.ts'
 import { mgPerDay } from '#core/build/candidate.ts'
@@ -294,9 +295,9 @@ export function scaleFor(
 ): { scale: number; heightPx: number } {
   const gaps = 24 * (candidates.length - 1)
   const total = candidates.reduce((sum, one) => sum + one.rimLengthMm + 40, 0)
-  const tallest = Math.max(...candidates.map(one => one.heightMm), 1)
+  const tallest = Math.max(greatest(candidates.map(one => one.heightMm)), 1)
   // on the phone they stand under each other: the widest fills the page
-  const widest = Math.max(...candidates.map(one => one.rimLengthMm + 40), 1)
+  const widest = Math.max(greatest(candidates.map(one => one.rimLengthMm + 40)), 1)
   const fits = widthPx < 660 ? widthPx / widest : (widthPx - gaps) / total
   const scale = Math.min(0.66, fits, 190 / tallest)
   return { scale, heightPx: tallest * scale + LID + BOARD }

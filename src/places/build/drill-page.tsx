@@ -23,7 +23,7 @@ import { useJournalTools } from '#session/journal-context.tsx'
 import { Cautions } from '#ui/cautions.tsx'
 import { Figure } from '#ui/figure.tsx'
 import { download, fileWord } from '#ui/hand-over.ts'
-import { Refused } from '#ui/refused.tsx'
+import { Refused, refusalText } from '#ui/refused.tsx'
 import { svgText } from '#ui/svg-text.ts'
 import { useMeasures } from '#ui/use-measures.ts'
 import { AsDrilledLeak } from './as-drilled-leak.tsx'
@@ -60,6 +60,7 @@ export function DrillPage({
   const { ref, width } = useElementSize()
   const [entering, setEntering] = useState<Hole | null>(null)
   const [fitting, setFitting] = useState(false)
+  const [unmade, setUnmade] = useState<string | null>(null)
   const { spools, arrangement, isTried } = useStanding(plan, candidate)
   const facts = drillFactsOf(plan, candidate, arrangement)
   const holes = holesOf(facts)
@@ -106,8 +107,13 @@ export function DrillPage({
   const papers = sheets.flatMap(sheet => tilesOf(sheet, paper)).length + 1
   const name = fileWord(plan.name)
   const takeDxf = async () => {
-    const { writeDxf } = await import('#formats/template/write-dxf.ts')
-    download(new File([writeDxf(sheets)], `${name}-holes.dxf`, { type: 'image/vnd.dxf' }))
+    setUnmade(null)
+    try {
+      const { writeDxf } = await import('#formats/template/write-dxf.ts')
+      download(new File([writeDxf(sheets)], `${name}-holes.dxf`, { type: 'image/vnd.dxf' }))
+    } catch (reason) {
+      setUnmade(refusalText(reason))
+    }
   }
   const takeSvg = () =>
     download(
@@ -162,6 +168,11 @@ export function DrillPage({
         </div>
       </div>
       {write.error && <Refused error={write.error} remedy="press again" />}
+      {unmade !== null && (
+        <p className={hand.notice} role="alert">
+          The DXF could not be made: {unmade}. Press it again, or take the SVG: it has the same holes.
+        </p>
+      )}
       {wrong.map(one => (
         <WrongHole
           key={one.hole.id}

@@ -1,3 +1,4 @@
+import { greatest } from '#units/extremes.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import hand from '#ui/hand.module.css'
 import pen from '#draw/pen.module.css'
@@ -19,7 +20,7 @@ export function FirstDay({
   readonly fromS: number
   readonly targetRhPercent: number
 }) {
-  const top = Math.max(40, ...past.high) * 1.05
+  const top = Math.max(greatest(past.high), 40) * 1.05
   const x = (s: number) => LEFT + ((s - fromS) / 86_400) * (W - LEFT - 8)
   const y = (rh: number) => H - BOTTOM - (rh / top) * (H - BOTTOM - 8)
   const line = (values: readonly number[]) =>

@@ -1,3 +1,4 @@
+import { greatest } from '#units/extremes.ts'
 import { hangMm, type Arrangement, type Asked } from '#core/build/arrangement.ts'
 import { clearancesOf, liftRoomMm, standingSpools, type Clearance } from '#core/build/clearances.ts'
 import { hangAnswer, roomAnswer } from '#core/answers/build-answers.ts'
@@ -23,7 +24,7 @@ export function HangStrip({
   const { length } = useMeasures()
   const clearances = clearancesOf(arrangement, spools, asked)
   const standing = standingSpools(arrangement, spools, asked)
-  const scale = R / Math.max(...spools.map(spool => spool.boreMm / 2), asked.support.rodDiameterMm)
+  const scale = R / Math.max(greatest(spools.map(spool => spool.boreMm / 2)), asked.support.rodDiameterMm)
   const roomTo = (id: string, test: (one: Clearance) => boolean) =>
     clearances.find(one => one.spoolId === id && test(one))
   const room = (words: string, one: Clearance | undefined) => {

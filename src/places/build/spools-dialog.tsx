@@ -2,7 +2,7 @@ import { Checkbox, NativeSelect, TextInput } from '@mantine/core'
 import { MATERIAL_IDS, type MaterialId } from '#core/filament/material.ts'
 import { SPOOL_CLASSES, SPOOL_CLASS_IDS, type SpoolClassId } from '#core/filament/spool-class.ts'
 import type { PlanWish } from '#records/kinds/plan.ts'
-import { SPOOL_BODY_LIST } from '#records/picklists.ts'
+import { WISHED_BODY_LIST } from '#records/picklists.ts'
 import { useJournal } from '#session/journal-query.ts'
 import { useCheckedForm } from '#ui/checked-form.ts'
 import { Dialog } from '#ui/dialog.tsx'
@@ -21,7 +21,7 @@ interface Typed {
   readonly filament: string
   readonly empty: string
   readonly material: MaterialId
-  readonly body: (typeof SPOOL_BODY_LIST)[number]
+  readonly body: (typeof WISHED_BODY_LIST)[number]
 }
 const MOST = 20
 const OWN_SIZE = 'own size'
@@ -154,7 +154,7 @@ export function SpoolsDialog({
         </div>
         <div className={hand.pair}>
           <NativeSelect label="Material" data={[...MATERIAL_IDS]} {...form.getInputProps('material')} />
-          <NativeSelect label="Spool of" data={[...SPOOL_BODY_LIST]} {...form.getInputProps('body')} />
+          <NativeSelect label="Spool of" data={[...WISHED_BODY_LIST]} {...form.getInputProps('body')} />
         </div>
         {form.values.sizeClass === OWN_SIZE && (
           <div className={css.three}>

@@ -1,3 +1,4 @@
+import { greatest } from '#units/extremes.ts'
 import { driveOf, openingsDayAnswer, sealItemAnswer, sealTotalAnswer } from '#core/answers/seal-answers.ts'
 import { mgPerDay } from '#core/build/candidate.ts'
 import { openingsMgPerDay, type SealItem } from '#core/build/seal-budget.ts'
@@ -31,7 +32,7 @@ export function WaterIn({
   const { items, drive } = seal
   const g = driveOf(drive)
   const openMg = openingsMgPerDay(openingsPerMonth, freeAirL, g)
-  const most = Math.max(openMg, ...items.map(item => mgPerDay(item.highLPerH, g)))
+  const most = Math.max(greatest(items.map(item => mgPerDay(item.highLPerH, g))), openMg)
   const share = (mg: number) => `${(100 * mg) / most}%`
   const total = sealTotalAnswer(items, openMg, drive)
   const rows = [

@@ -13,13 +13,14 @@ import { THIN, asTyped, inWhole } from '#ui/format.ts'
 import { beadsInG, kindsText } from '#ui/beads-figure.tsx'
 import { AnswerLine } from '#ui/answer-line.tsx'
 import { judge } from '#session/judgement.ts'
+import { OnlyHere } from '#ui/only-here.tsx'
 import { useMeasures } from '#ui/use-measures.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
 import { knownBox, type KnownBox } from '#session/known-box.ts'
 import { firstDayQuery, useReport } from '#session/reports.ts'
 import { vesselOf } from '#draw/vessel-of.ts'
-import { QrCode } from './qr-code.tsx'
+import { QrCode } from '#draw/qr-code.tsx'
 import hand from '#ui/hand.module.css'
 import css from './card.module.css'
 import pen from '#draw/pen.module.css'
@@ -67,6 +68,7 @@ function Card({ known: { view, facts } }: { readonly known: KnownBox }) {
         <button type="button" className={hand.filled} onClick={() => window.print()}>
           Print it, A6
         </button>
+        <OnlyHere />
       </div>
       <div className={css.cardSheet} tabIndex={0}>
         <article className={css.card} data-part="card" aria-label={`Card of ${box.name}`}>

@@ -6,7 +6,7 @@ import { makeAct } from '#records/act.ts'
 import { sameThreadEstimator } from '#workers/calls.ts'
 import { idleEstimator, memoryStore, NOW, renderPlace, testMaker } from '#testing/place-harness.tsx'
 import CardPlace from './card-place.tsx'
-import { qrModules } from './qr-code.tsx'
+import { qrModules } from '#draw/qr-code.tsx'
 
 afterEach(cleanup)
 

@@ -87,10 +87,16 @@ describe('how true the displays are', () => {
     type('Waited, hours', '3')
     expect(document.querySelector('[data-part="too-short"]')!.textContent).toMatch(/less than 12 hours/)
   })
-  test('a fresh cell is an entry', async () => {
+  test('a fresh cell is an entry; refused, it is said', async () => {
     const store = open()
     await heading()
-    fireEvent.click(screen.getByRole('button', { name: 'Fresh today: the cell in Cox’s display' }))
+    const fresh = () =>
+      fireEvent.click(screen.getByRole('button', { name: 'Fresh today: the cell in Cox’s display' }))
+    store.refuse = true
+    fresh()
+    expect((await screen.findByRole('alert')).textContent).toMatch(/its storage is full.*press it again/)
+    store.refuse = false
+    fresh()
     await waitFor(() =>
       expect(store.acts.at(-1)!.entries[0]).toMatchObject({
         kind: 'instrument.cell',

@@ -1,4 +1,3 @@
-import { makeAct } from '#records/act.ts'
 import type { Entry } from '#records/entry.ts'
 import { rootOf, type Placed } from '#journal/in-force.ts'
 import type { Contradicted, Repair } from '#journal/state.ts'
@@ -6,8 +5,10 @@ import { dayText, clockText } from '#ui/dates.ts'
 import { useMeasures } from '#ui/use-measures.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
-import { useKeep, useUndo } from '#session/writing.ts'
-import { entryWords, kindWords } from './entry-words.ts'
+import { useUndo, useWriteAct } from '#session/writing.ts'
+import { entryWords } from '#ui/entry-words.ts'
+import { kindWords } from '#ui/kind-words.ts'
+import { Refused } from '#ui/refused.tsx'
 import css from './entries.module.css'
 import hand from '#ui/hand.module.css'
 
@@ -46,25 +47,25 @@ function Pair({
   readonly byId: ReadonlyMap<string, Placed>
   readonly onEdit: (entry: Entry) => void
 }) {
-  const { maker } = useJournalTools()
-  const keep = useKeep()
-  const { withdraw } = useUndo()
+  const write = useWriteAct()
+  const { withdraw, isPending } = useUndo()
   const first = byId.get(item.entryId)
   if (!first) return null
   const other = item.otherId === null ? undefined : byId.get(item.otherId)
-  const repair = async (step: Repair) => {
+  const repair = (step: Repair) => {
     const target = step.do === 'enter' ? undefined : byId.get(step.entryId)?.entry
-    if (step.do === 'enter') await keep(makeAct(maker, step.says, [step.draft]))
+    if (step.do === 'enter') write.mutate({ what: step.says, drafts: [step.draft] })
     else if (!target) return
     else if (step.do === 'edit') onEdit(target)
-    else if (step.do === 'withdraw') await withdraw({ id: rootOf(target), what: step.says })
+    else if (step.do === 'withdraw') void withdraw({ id: rootOf(target), what: step.says })
     else
-      await keep(
-        makeAct(maker, step.says, [
+      write.mutate({
+        what: step.says,
+        drafts: [
           // the payload is as it was; only the time moves
           { kind: target.kind, payload: target.payload, atMs: step.atMs, corrects: rootOf(target) } as never,
-        ]),
-      )
+        ],
+      })
   }
   return (
     <li className={css.contradiction} data-part="contradiction">
@@ -80,11 +81,18 @@ function Pair({
       <p className={hand.behind}>{item.reason} The first is left out until one of these is chosen:</p>
       <p className={css.repairs}>
         {item.repairs.map(step => (
-          <button key={step.says} type="button" className={hand.worded} onClick={() => void repair(step)}>
+          <button
+            key={step.says}
+            type="button"
+            className={hand.worded}
+            disabled={isPending || write.isPending}
+            onClick={() => repair(step)}
+          >
             {step.says}
           </button>
         ))}
       </p>
+      {write.error && <Refused error={write.error} remedy="press again" />}
     </li>
   )
 }

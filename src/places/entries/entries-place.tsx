@@ -13,7 +13,8 @@ import { useUndo } from '#session/writing.ts'
 import { inShelfOrder } from '#journal/shelf-order.ts'
 import { Contradictions } from './contradictions.tsx'
 import { EditEntry } from './edit-entry.tsx'
-import { entryWords, kindWords } from './entry-words.ts'
+import { entryWords } from '#ui/entry-words.ts'
+import { kindWords } from '#ui/kind-words.ts'
 import hand from '#ui/hand.module.css'
 import css from './entries.module.css'
 
@@ -71,7 +72,7 @@ export default function EntriesPlace() {
             { value: '', label: 'everything' },
             ...kinds.map(item => ({ value: item, label: kindWords(item) })),
           ]}
-          value={kind in ENTRY_KINDS ? kind : ''}
+          value={Object.hasOwn(ENTRY_KINDS, kind) ? kind : ''}
           onChange={event => change('kind', event.currentTarget.value)}
         />
       </div>
@@ -113,7 +114,7 @@ function EntryRow({
   const { state } = useJournal()
   const { maker } = useJournalTools()
   const measures = useMeasures()
-  const { withdraw } = useUndo()
+  const { withdraw, isPending } = useUndo()
   const words = entryWords(entry, state, measures)
   return (
     <li className={css.entryRow} data-part="entry-row" data-entry={entry.id}>
@@ -130,6 +131,7 @@ function EntryRow({
         <button
           type="button"
           className={hand.worded}
+          disabled={isPending}
           onClick={() => void withdraw({ id: rootOf(entry), what: `${words.about}: ${words.says}` })}
         >
           Take back
@@ -142,7 +144,7 @@ function EntryRow({
 /** What was taken back lately, and the way to bring it again. */
 function TakenBackList() {
   const { kept } = useJournal()
-  const { withdraw } = useUndo()
+  const { withdraw, isPending } = useUndo()
   const list = useMemo(() => takenBack(kept), [kept])
   if (list.length === 0) return null
   return (
@@ -156,6 +158,7 @@ function TakenBackList() {
               <button
                 type="button"
                 className={hand.worded}
+                disabled={isPending}
                 onClick={() => void withdraw({ id: withdrawal.id, what: withdrawal.what })}
               >
                 Bring it again

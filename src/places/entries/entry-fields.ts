@@ -7,6 +7,8 @@ import {
   CHECK_AIR_LIST,
   DRYING_AIR_LIST,
   HOLDER_BODY_LIST,
+  PIECE_LIST,
+  SCHOOL_LIST,
   SPOOL_BODY_LIST,
   UNREAD_LIST,
   WALL_LIST,
@@ -75,6 +77,7 @@ const SPOOL: readonly EntryField[] = [
   { key: 'boreMm', label: 'Bore', as: 'length', ifTold: true },
   { key: 'body', label: 'Spool of', as: { choices: pairs(SPOOL_BODY_LIST) }, ifTold: true },
   { key: 'maker', label: 'Maker', as: 'text', ifTold: true },
+  { key: 'preset', label: 'Print preset', as: 'text', ifTold: true },
   { key: 'wetness', label: 'How damp', as: { choices: pairs(WETNESS) }, known: 'wetnessKnown' },
 ]
 const INSTRUMENT: readonly EntryField[] = [
@@ -255,7 +258,15 @@ function fieldsOfKind(kind: Entry['kind'], boxes: Choices, charges: Choices): En
     case 'drying.heat':
       return [{ key: 'temperatureC', label: 'At', as: 'temperature', ifTold: true }]
     case 'drying.ended':
+    case 'spool.checked':
       return []
+    case 'spool.piece':
+      return [
+        { key: 'looks', label: 'It came out', as: { choices: pairs(PIECE_LIST) } },
+        { key: 'settings', label: 'Settings', as: 'text' },
+      ]
+    case 'chamber.warmed':
+      return [{ key: 'chamberL', label: 'Chamber, L', as: 'number' }]
     case 'spool.printed':
       return [{ key: 'grams', label: 'Printed', as: 'weight' }]
     case 'room.made':
@@ -272,6 +283,8 @@ function fieldsOfKind(kind: Entry['kind'], boxes: Choices, charges: Choices): En
         { key: 'value', label: 'Value', as: 'number' },
         { key: 'material', label: 'Material', as: { choices: pairs(MATERIAL_IDS) } },
       ]
+    case 'school.kept':
+      return [{ key: 'school', label: 'Dried', as: { choices: pairs(SCHOOL_LIST) } }]
     case 'instrument.moved':
       return [{ key: 'boxId', label: 'Stays in', as: { choices: [...boxes, ['', 'carried round']] } }]
   }

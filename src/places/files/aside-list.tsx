@@ -13,7 +13,7 @@ import hand from '#ui/hand.module.css'
 export function AsideList({ damaged }: { readonly damaged: readonly DamagedRecord[] }) {
   const { kept, nowMs } = useJournal()
   const { maker } = useJournalTools()
-  const { withdraw } = useUndo()
+  const { withdraw, isPending } = useUndo()
   const withdrawn = new Set(kept.flatMap(act => (act.withdraws === undefined ? [] : [act.withdraws])))
   const here = new Set(kept.map(act => act.id))
   const replaced = kept.filter(
@@ -31,7 +31,12 @@ export function AsideList({ damaged }: { readonly damaged: readonly DamagedRecor
               {act.setsAside!.length.toLocaleString('en-GB')} acts, {dayText(atMs, nowMs, maker.zone)}; kept
               until {dayText(atMs + KEPT_ASIDE_MS, nowMs, maker.zone)}
             </span>
-            <button type="button" className={hand.worded} onClick={() => void withdraw(act)}>
+            <button
+              type="button"
+              className={hand.worded}
+              disabled={isPending}
+              onClick={() => void withdraw(act)}
+            >
               Have it back
             </button>
           </p>

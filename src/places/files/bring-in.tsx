@@ -1,28 +1,31 @@
 import { useRef, useState } from 'react'
-import { makeAct } from '#records/act.ts'
-import { makeBringing } from '#journal/merge.ts'
-import { agoText, dayText } from '#ui/dates.ts'
 import { MOST_ZIP_BYTES } from '#formats/backup/read-backup.ts'
+import type { ReadingsRead } from '#formats/readings-csv/read-readings.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
-import { useKeep } from '#session/writing.ts'
-import { Refused } from '#ui/refused.tsx'
-import { bringBackup, bringReadings, newInWords, type Brought } from './bring-file.ts'
-import { ReplaceAll } from './replace-all.tsx'
+import { inWhole, THIN } from '#ui/format.ts'
+import { refusalText } from '#ui/refused.tsx'
+import { bringBackup, bringReadings, type Brought, type Meant } from './bring-file.ts'
+import { Looked } from './looked.tsx'
+import { WhichOfAName } from './which-of-a-name.tsx'
 import css from './files.module.css'
 import hand from '#ui/hand.module.css'
 
-/** Brings a file in: looked at first, then together with what is here, or in its place. */
+/** Brings a file in: read beside the page, looked at first, then together with what is here, or in its place. */
 export function BringIn() {
   const { kept, state } = useJournal()
-  const { store, maker } = useJournalTools()
+  const { store, maker, fileReading } = useJournalTools()
   const input = useRef<HTMLInputElement>(null)
   const [name, setName] = useState('')
+  const [reading, setReading] = useState<{ readonly share: number; readonly giveUp: () => void } | null>(null)
+  const [table, setTable] = useState<ReadingsRead | null>(null)
   const [brought, setBrought] = useState<Brought | null>(null)
   const [done, setDone] = useState<string | null>(null)
   const look = async (file: File | undefined) => {
     if (!file) return
+    reading?.giveUp()
     setDone(null)
+    setBrought(null)
     setName(file.name)
     if (file.size > MOST_ZIP_BYTES)
       return setBrought({
@@ -30,19 +33,35 @@ export function BringIn() {
         where: '',
         message: 'The file is larger than any backup: is it the right one?',
       })
-    const bytes = new Uint8Array(await file.arrayBuffer())
-    const isTable = /\.csv$/i.test(file.name) || file.type === 'text/csv'
-    setBrought(
-      isTable
-        ? bringReadings(new TextDecoder().decode(bytes), state, maker.nowMs())
-        : bringBackup(bytes, kept, maker.nowMs(), store.name === 'own'),
-    )
-    if (input.current) input.current.value = ''
+    const asked = new AbortController()
+    const giveUp = () => asked.abort()
+    const tell = (share: number) => setReading(now => now && { ...now, share })
+    setReading({ share: 0, giveUp })
+    try {
+      const bytes = new Uint8Array(await file.arrayBuffer())
+      const isTable = /\.csv$/i.test(file.name) || file.type === 'text/csv'
+      if (isTable) {
+        const read = await fileReading.readings(bytes, { signal: asked.signal, tell })
+        setTable(read)
+        setBrought(bringReadings(read, state, maker.nowMs()))
+      } else {
+        const read = await fileReading.backup(bytes, { signal: asked.signal, tell })
+        setBrought(bringBackup(read, kept, maker.nowMs(), store.name === 'own'))
+      }
+    } catch (reason) {
+      if (!asked.signal.aborted)
+        setBrought({ kind: 'refused', where: '', message: `It does not read: ${refusalText(reason)}.` })
+    } finally {
+      setReading(now => (now?.giveUp === giveUp ? null : now))
+      if (input.current) input.current.value = ''
+    }
   }
+  const choose = (meant: Meant) => table && setBrought(bringReadings(table, state, maker.nowMs(), meant))
   const finish = (said: string) => {
     setBrought(null)
     setDone(said)
   }
+  const giveUp = () => setBrought(null)
   return (
     <section className={css.filePart}>
       <h2 className={hand.section}>Bring a file in</h2>
@@ -61,6 +80,15 @@ export function BringIn() {
       <button type="button" className={hand.worded} onClick={() => input.current?.click()}>
         Choose a file …
       </button>
+      {reading && (
+        <p role="status" data-part="reading-file">
+          Reading {name}, {inWhole(reading.share * 100)}
+          {THIN}% …{' '}
+          <button type="button" className={hand.worded} onClick={reading.giveUp}>
+            Leave it
+          </button>
+        </p>
+      )}
       {done && (
         <p role="status" className={css.brought}>
           {done}
@@ -72,131 +100,10 @@ export function BringIn() {
           {brought.where === '' ? '' : `, ${brought.where}`}: {brought.message} Nothing is changed.
         </p>
       )}
-      {brought && brought.kind !== 'refused' && (
-        <Looked name={name} brought={brought} finish={finish} giveUp={() => setBrought(null)} />
+      {brought?.kind === 'which' && <WhichOfAName names={brought.names} choose={choose} giveUp={giveUp} />}
+      {(brought?.kind === 'backup' || brought?.kind === 'readings') && (
+        <Looked name={name} brought={brought} finish={finish} giveUp={giveUp} />
       )}
     </section>
-  )
-}
-
-function Looked({
-  name,
-  brought,
-  finish,
-  giveUp,
-}: {
-  readonly name: string
-  readonly brought: Exclude<Brought, { kind: 'refused' }>
-  readonly finish: (said: string) => void
-  readonly giveUp: () => void
-}) {
-  const { nowMs } = useJournal()
-  const { maker } = useJournalTools()
-  const keep = useKeep()
-  const [error, setError] = useState<unknown>(null)
-  const [withAhead, setWithAhead] = useState<boolean | null>(null)
-  const ahead = brought.kind === 'backup' ? brought.preview.ahead.length : brought.ahead
-  const farthestMs =
-    brought.kind === 'backup'
-      ? Math.max(
-          ...brought.preview.ahead.flatMap(act => [
-            Date.parse(act.writtenAt),
-            ...act.entries.map(entry => Date.parse(entry.at)),
-          ]),
-        )
-      : Math.max(...brought.drafts.map(draft => draft.atMs ?? 0))
-  const bring = async () => {
-    try {
-      if (brought.kind === 'readings') {
-        const dayAheadMs = maker.nowMs() + 86_400_000
-        const drafts = brought.drafts.filter(draft => withAhead !== false || (draft.atMs ?? 0) <= dayAheadMs)
-        await keep(makeAct(maker, `${name}: ${drafts.length} readings brought in`, drafts))
-        return finish(`${drafts.length} readings are in. Undo takes them out again.`)
-      }
-      const left = withAhead === false ? new Set(brought.preview.ahead.map(act => act.id)) : new Set()
-      const fresh = new Set(brought.preview.newActs.map(act => act.id))
-      const items = brought.acts.filter(({ act }) => fresh.has(act.id) && !left.has(act.id))
-      const act = makeBringing(
-        maker,
-        `${name} brought together`,
-        items.map(item => item.act),
-      )
-      await keep(act, { ...act, brings: items.map(item => item.raw) })
-      finish('It is brought together. Undo takes it apart again.')
-    } catch (reason) {
-      setError(reason)
-    }
-  }
-  const fresh = brought.kind === 'backup' ? brought.preview.newActs.length : brought.drafts.length
-  return (
-    <div className={css.looked} data-looked>
-      <p className={css.lookedAnswer}>
-        {brought.kind === 'backup' ? (
-          <>
-            New in it: <strong>{newInWords(brought.preview)}</strong>.
-          </>
-        ) : (
-          <>
-            New in it:{' '}
-            <strong>{brought.drafts.length === 1 ? '1 reading' : `${brought.drafts.length} readings`}</strong>
-            .
-          </>
-        )}
-      </p>
-      <p className={hand.aside}>
-        {brought.kind === 'backup'
-          ? `Saved ${agoText(Date.parse(brought.savedAt), nowMs, maker.zone)}; ${brought.preview.known.toLocaleString('en-GB')} of its ${brought.acts.length.toLocaleString('en-GB')} acts are here already.`
-          : `${brought.known} of its readings are here already.`}{' '}
-        {brought.kind === 'backup' && brought.preview.contradictions > 0 && (
-          <>
-            {brought.preview.contradictions === 1
-              ? '1 thing in it can’t be true together with what is here: '
-              : `${brought.preview.contradictions} things in it can’t be true together with what is here: `}
-            you can put that right afterwards.
-          </>
-        )}
-      </p>
-      {ahead > 0 && (
-        <fieldset className={hand.choiceRow}>
-          <legend>A day ahead, or more</legend>
-          <span>
-            {ahead === 1 ? 'One of them is' : `${ahead} of them are`} dated as late as{' '}
-            {dayText(farthestMs, nowMs, maker.zone)}: was that device’s clock wrong?
-          </span>
-          {(
-            [
-              [true, 'bring them too'],
-              [false, 'leave them out'],
-            ] as const
-          ).map(([value, label]) => (
-            <label key={label} className={hand.choiceWord}>
-              <input
-                type="radio"
-                name="ahead"
-                className={hand.visuallyHidden}
-                checked={withAhead === value}
-                onChange={() => setWithAhead(value)}
-              />
-              <span>{label}</span>
-            </label>
-          ))}
-        </fieldset>
-      )}
-      {error !== null && <Refused error={error} remedy="bring it again" />}
-      <p className={css.lookedActs}>
-        <button
-          type="button"
-          className={hand.filled}
-          disabled={fresh === 0 || (ahead > 0 && withAhead === null)}
-          onClick={() => void bring()}
-        >
-          {fresh === 0 ? 'Nothing new in it' : 'Bring it together'}
-        </button>
-        <button type="button" className={hand.worded} onClick={giveUp}>
-          Leave it
-        </button>
-      </p>
-      {brought.kind === 'backup' && <ReplaceAll name={name} acts={brought.acts} finish={finish} />}
-    </div>
   )
 }

@@ -7,6 +7,7 @@ import { BringIn } from './bring-in.tsx'
 import { CalendarFile } from './calendar-file.tsx'
 import { HandOver } from '#ui/hand-over-button.tsx'
 import { backupFile, readingsFile } from './make-files.ts'
+import { TwinBoxes } from './twins.tsx'
 import { StorageLine } from './storage-line.tsx'
 import { WeatherRoom } from './weather-room.tsx'
 import hand from '#ui/hand.module.css'
@@ -15,7 +16,7 @@ import css from './files.module.css'
 /** What this journal keeps outside this browser, and what comes back in. */
 export default function FilesPlace() {
   const { state, kept, damaged } = useJournal()
-  const { store, maker } = useJournalTools()
+  const { store, maker, photos } = useJournalTools()
   const [keeping, change] = useKeeping()
   const nowMs = maker.nowMs()
   const saved = keeping?.savedAtMs ?? null
@@ -44,11 +45,12 @@ export default function FilesPlace() {
         <HandOver
           label="Save a file"
           filled
-          make={() => backupFile(store, kept, maker.nowMs(), maker.zone)}
+          make={() => backupFile({ store, photos }, { kept, damaged }, maker.nowMs(), maker.zone)}
           onDone={() => change({ savedAtMs: maker.nowMs() })}
         />
       </section>
       <BringIn />
+      <TwinBoxes />
       <WeatherRoom />
       <section className={css.filePart}>
         <h2 className={hand.section}>Take out a part</h2>

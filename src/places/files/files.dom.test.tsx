@@ -1,7 +1,8 @@
+import { memoryPhotos, photoIdOf } from '#store/photos.ts'
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react'
 import { boathouseLoft } from '#demo/loft.ts'
-import { makeAct, readAct, type Act } from '#records/act.ts'
+import { makeAct, makeWithdrawal, readAct, type Act } from '#records/act.ts'
 import { fold } from '#journal/fold.ts'
 import { writeBackup } from '#formats/backup/write-backup.ts'
 import { madeUpEpw } from '#testing/made-up-epw.ts'
@@ -66,6 +67,46 @@ describe('files', () => {
     choose(zipFile(acts))
     expect(await screen.findByText('Nothing new in it')).toBeTruthy()
   })
+  test('pressed twice it is brought together once', async () => {
+    const store = await open(older)
+    choose(zipFile(acts))
+    await waitFor(() => expect(looked()).not.toBeNull())
+    const button = screen.getByText('Bring it together')
+    fireEvent.click(button)
+    fireEvent.click(button)
+    await screen.findByText(/It is brought together/)
+    await new Promise(done => setTimeout(done, 50))
+    expect(store.acts).toHaveLength(older.length + 1)
+  })
+  test('photos come in with what speaks of them', async () => {
+    const bytes = Uint8Array.from([0xff, 0xd8, 0xff, 4, 5, 6])
+    const photos = memoryPhotos()
+    const store = memoryStore([...older])
+    renderPlace(<FilesPlace />, { store, photos, path: '/files' })
+    await screen.findByText('Choose a file …')
+    const zip = writeBackup(acts, { journal: 'own', savedAtMs: NOW }, new Map([[photoIdOf(bytes), bytes]]))
+    choose(new File([zip as BlobPart], 'phone.zip'))
+    await waitFor(() => expect(looked()).not.toBeNull())
+    expect(await photos.ids()).toEqual([])
+    fireEvent.click(screen.getByText('Bring it together'))
+    await screen.findByText(/It is brought together/)
+    expect(await photos.get(photoIdOf(bytes))).toEqual(bytes)
+  })
+  test('more photos than a backup carries: nothing is brought, and it says so', async () => {
+    const held = new Map(
+      Array.from({ length: 250 }, (_, i) => [`${i}`, Uint8Array.from([0xff, 0xd8, 0xff, i])]),
+    )
+    const bytes = Uint8Array.from([0xff, 0xd8, 0xff, 4, 5, 6])
+    const store = memoryStore([...older])
+    renderPlace(<FilesPlace />, { store, photos: memoryPhotos(held), path: '/files' })
+    await screen.findByText('Choose a file …')
+    const zip = writeBackup(acts, { journal: 'own', savedAtMs: NOW }, new Map([[photoIdOf(bytes), bytes]]))
+    choose(new File([zip as BlobPart], 'phone.zip'))
+    await waitFor(() => expect(looked()).not.toBeNull())
+    fireEvent.click(screen.getByText('Bring it together'))
+    expect(await screen.findByText(/there are 250 photos, as many as a backup carries/)).toBeTruthy()
+    expect(store.acts).toHaveLength(older.length)
+  })
   test('acts from ahead are asked about before anything is brought', async () => {
     const future = makeAct({ ...testMaker, nowMs: () => NOW + 40 * 86_400_000 }, 'from the future', [
       { kind: 'box.opened', payload: { boxId: 'cox', openSeconds: 30 } },
@@ -121,6 +162,104 @@ describe('files', () => {
       )
     expect(key(store.acts).sort()).toEqual(key(acts).sort())
   })
+  test('what it would change of mine stands in words before what is new', async () => {
+    await open(older)
+    const taken = older.find(act => act.entries[0]!.kind === 'reading.taken')!
+    choose(
+      zipFile([
+        ...acts,
+        makeWithdrawal(testMaker, taken),
+        makeAct(testMaker, 'changed', [
+          { kind: 'box.changed', payload: { boxId: 'cox', name: 'Stern', widthMm: 90 } },
+        ]),
+      ]),
+    )
+    await waitFor(() => expect(looked()).not.toBeNull())
+    const mine = document.querySelector('[data-part="of-mine"]')!
+    expect(mine.textContent).toMatch(/^It changes \d+ things of yours/)
+    expect(mine.textContent).toMatch(/taken back: .*: reading, \d+.%/)
+    expect(mine.textContent).toMatch(/: changed, named Stern, width 90.mm/)
+    expect(looked()!.textContent.indexOf('It changes')).toBeLessThan(
+      looked()!.textContent.indexOf('New in it'),
+    )
+  })
+  describe('two boxes of one name', () => {
+    const HEAD = 'at (UTC),in,place,relative humidity (%),temperature (°C)'
+    const row = '2025-11-07T10:00:00Z,box,Skiff,21,12'
+    const namedAlike = [
+      ...acts,
+      makeAct(testMaker, 'named', [
+        { kind: 'box.changed', payload: { boxId: 'cox', name: 'Skiff' } },
+        { kind: 'box.changed', payload: { boxId: 'thole', name: 'Skiff' } },
+      ]),
+    ]
+    const readingsOf = (list: readonly Act[], boxId: string) =>
+      fold(list).readings.filter(({ place }) => place.in === 'box' && place.boxId === boxId).length
+    test('they can be made one, by one act, or named apart', async () => {
+      const store = await open(namedAlike)
+      fireEvent.click(screen.getByText('Make one of them'))
+      await waitFor(() => expect(document.querySelector('[data-part="twins"]')).toBeNull())
+      expect(store.acts).toHaveLength(namedAlike.length + 1)
+      expect([...fold(store.acts).boxes.values()].filter(box => box.retiredMs !== null)).toHaveLength(1)
+      cleanup()
+      const again = await open(namedAlike)
+      fireEvent.click(screen.getByText('They are two: name the later Skiff (2)'))
+      await waitFor(() => expect(document.querySelector('[data-part="twins"]')).toBeNull())
+      expect([...fold(again.acts).boxes.values()].map(box => box.name)).toContain('Skiff (2)')
+    })
+    test('a table says which by its id', async () => {
+      const store = await open(namedAlike)
+      choose(new File([`${HEAD},place id\n${row},thole\n`], 't.csv', { type: 'text/csv' }))
+      await waitFor(() => expect(looked()).not.toBeNull())
+      fireEvent.click(screen.getByText('Bring it together'))
+      await screen.findByText(/One reading is in/)
+      expect(readingsOf(store.acts, 'thole')).toBe(readingsOf(acts, 'thole') + 1)
+      expect(readingsOf(store.acts, 'cox')).toBe(readingsOf(acts, 'cox'))
+    })
+    test('without one it is asked, by what each showed last', async () => {
+      const store = await open(namedAlike)
+      choose(new File([`${HEAD}\n${row}\n`], 't.csv', { type: 'text/csv' }))
+      await screen.findByText('2 boxes are named Skiff: which is meant?')
+      const go = screen.getByText<HTMLButtonElement>('Look at it so')
+      expect(go.disabled).toBe(true)
+      const last = fold(acts)
+        .readings.filter(({ place }) => place.in === 'box' && place.boxId === 'cox')
+        .at(-1)!
+      fireEvent.click(
+        screen.getByLabelText(new RegExp(`showed ${Math.round(last.relativeHumidityPercent)}.%`)),
+      )
+      fireEvent.click(go)
+      fireEvent.click(await screen.findByText('Bring it together'))
+      await screen.findByText(/One reading is in/)
+      expect(readingsOf(store.acts, 'cox')).toBe(readingsOf(acts, 'cox') + 1)
+      expect(readingsOf(store.acts, 'thole')).toBe(readingsOf(acts, 'thole'))
+    })
+  })
+  test('a file is read beside the page and can be left', async () => {
+    const store = memoryStore([...older])
+    let given: AbortSignal | undefined
+    renderPlace(<FilesPlace />, {
+      store,
+      path: '/files',
+      fileReading: {
+        readings: () => new Promise(() => {}),
+        backup: (_, { signal, tell }) =>
+          new Promise((_done, reject) => {
+            given = signal
+            tell(0.4)
+            signal.addEventListener('abort', () => reject(new DOMException('', 'AbortError')))
+          }),
+      },
+    })
+    await screen.findByText('Choose a file …')
+    choose(zipFile(acts))
+    expect((await screen.findByText(/Reading phone\.zip, 40.%/)).textContent).toMatch(/Leave it/)
+    fireEvent.click(screen.getByText('Leave it'))
+    await waitFor(() => expect(document.querySelector('[data-part="reading-file"]')).toBeNull())
+    expect(given!.aborted).toBe(true)
+    expect(screen.queryByRole('alert')).toBeNull()
+    expect(looked()).toBeNull()
+  })
   test('replacing everything takes a typed word, and what was here can be had back', async () => {
     const store = await open(acts)
     choose(zipFile(acts.slice(0, 10)))
@@ -154,8 +293,18 @@ describe('files', () => {
 test('a backup of a journal that brought another holds its acts, and no bringing', async () => {
   const store = memoryStore([...older])
   const bringing: Act = { ...makeAct(testMaker, 'x', []), format: 2, brings: acts.slice(-3) }
-  const file = await backupFile(store, [...older, bringing], NOW, 'UTC')
-  const plain = await backupFile(memoryStore([...acts]), acts, NOW, 'UTC')
+  const file = await backupFile(
+    { store, photos: memoryPhotos() },
+    { kept: [...older, bringing], damaged: [] },
+    NOW,
+    'UTC',
+  )
+  const plain = await backupFile(
+    { store: memoryStore([...acts]), photos: memoryPhotos() },
+    { kept: acts, damaged: [] },
+    NOW,
+    'UTC',
+  )
   expect(new Uint8Array(await file.arrayBuffer())).toEqual(new Uint8Array(await plain.arrayBuffer()))
 })
 
@@ -216,5 +365,14 @@ describe('a room from the weather', () => {
     await screen.findByText('A room from the weather')
     choose('time,rain')
     expect(await screen.findByText(/fell.epw, line 1: .*LOCATION.* Nothing is changed/)).toBeTruthy()
+  })
+  test('a file that was moved since it was chosen is named', async () => {
+    renderPlace(<FilesPlace />, { store: memoryStore(boathouseLoft(NOW, 'UTC')) })
+    await screen.findByText('A room from the weather')
+    const moved = new File(['x'], 'fell.epw')
+    moved.text = () =>
+      Promise.reject(new DOMException('A requested file could not be found', 'NotFoundError'))
+    fireEvent.change(screen.getByLabelText('A weather file'), { target: { files: [moved] } })
+    expect(await screen.findByText(/fell.epw does not open: A requested file.* Choose it again/)).toBeTruthy()
   })
 })

@@ -5,6 +5,8 @@ import { shownRh } from '#journal/true-readings.ts'
 import type { DamagedRecord, JournalStore } from '#store/journal-store.ts'
 import { writeBackup } from '#formats/backup/write-backup.ts'
 import { writeReadings } from '#formats/readings-csv/write-readings.ts'
+import { photosOf } from '#session/photos.ts'
+import type { PhotoStore } from '#store/photos.ts'
 import { isoDay } from '#ui/dates.ts'
 
 /** A name that sorts by day and says what it is. */
@@ -13,8 +15,8 @@ const nameFor = (what: string, nowMs: number, zone: string, ending: string): str
 
 /** The whole journal as one file: what is in force and what was taken back, as it was written. */
 export async function backupFile(
-  store: JournalStore,
-  kept: readonly Act[],
+  { store, photos }: { readonly store: JournalStore; readonly photos: PhotoStore },
+  { kept, damaged }: { readonly kept: readonly Act[]; readonly damaged: readonly DamagedRecord[] },
   nowMs: number,
   zone: string,
 ): Promise<File> {
@@ -23,7 +25,12 @@ export async function backupFile(
   // a withdrawal of a bringing means nothing where that bringing is not
   const acts = presentActs(kept).filter(act => act.withdraws === undefined || !carriers.has(act.withdraws))
   const raws = acts.map(act => (raw.get(act.id) ?? act) as { id: string; writtenAt: string })
-  const bytes = writeBackup(raws, { journal: store.name, savedAtMs: nowMs })
+  const bytes = writeBackup(
+    raws,
+    { journal: store.name, savedAtMs: nowMs },
+    await photosOf(photos, acts),
+    damaged.map(({ key, raw }) => ({ key, raw })),
+  )
   return new File([bytes as BlobPart], nameFor('backup', nowMs, zone, 'zip'), { type: 'application/zip' })
 }
 
@@ -35,6 +42,7 @@ export function readingsFile(state: State, nowMs: number, zone: string): File {
     ...(reading.putRight ? { putRightPercent: reading.relativeHumidityPercent } : {}),
     zone,
     in: reading.place.in,
+    placeId: reading.place.in === 'box' ? reading.place.boxId : reading.place.roomId,
     place:
       (reading.place.in === 'box'
         ? state.boxes.get(reading.place.boxId)?.name

@@ -1,3 +1,4 @@
+import { ownValue } from '#units/own.ts'
 import { msFromSeconds } from '#units/time.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import type { BoxJudgement } from '#core/verdict/box.ts'
@@ -26,7 +27,7 @@ export function renewDays(
     const dateMs = dateOf(judgement, report, nowMs)
     if (dateMs === null) return []
     const day = isoDay(Math.max(dateMs, nowMs), zone)
-    const before = given[boxId]
+    const before = ownValue(given, boxId)
     return [
       {
         boxId,

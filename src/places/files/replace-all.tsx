@@ -6,6 +6,7 @@ import type { BackupAct } from '#formats/backup/read-backup.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { Refused } from '#ui/refused.tsx'
 import { useJournal } from '#session/journal-query.ts'
+import { useOnce } from '#ui/use-once.ts'
 import { useKeep } from '#session/writing.ts'
 import hand from '#ui/hand.module.css'
 
@@ -15,14 +16,16 @@ const WORD = 'replace'
 export function ReplaceAll({
   name,
   acts,
+  photos,
   finish,
 }: {
   readonly name: string
   readonly acts: readonly BackupAct[]
+  readonly photos: ReadonlyMap<string, Uint8Array>
   readonly finish: (said: string) => void
 }) {
   const { kept } = useJournal()
-  const { store, maker } = useJournalTools()
+  const { store, maker, photos: held } = useJournalTools()
   const keep = useKeep()
   const [word, setWord] = useState('')
   const [error, setError] = useState<unknown>(null)
@@ -31,6 +34,7 @@ export function ReplaceAll({
       await withLock(`journal ${store.name}`, async () => {
         // another tab may have written since this page last looked
         const { acts: now } = await store.readAll()
+        for (const bytes of photos.values()) await held.put(bytes)
         const act = makeReplacement(
           maker,
           `Replaced by ${name}`,
@@ -44,6 +48,7 @@ export function ReplaceAll({
       setError(reason)
     }
   }
+  const { isBusy, once } = useOnce(replace)
   return (
     <details className={hand.moreFields} data-part="more-fields">
       <summary>Or put it in place of everything here</summary>
@@ -61,8 +66,8 @@ export function ReplaceAll({
       <button
         type="button"
         className={hand.worded}
-        disabled={word.trim().toLowerCase() !== WORD}
-        onClick={() => void replace()}
+        disabled={isBusy || word.trim().toLowerCase() !== WORD}
+        onClick={once}
       >
         Replace everything
       </button>

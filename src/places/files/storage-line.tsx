@@ -2,11 +2,9 @@ import { useQuery } from '@tanstack/react-query'
 import { canAnnounce } from '#store/announcer.ts'
 import { hasLocks } from '#store/lock.ts'
 import { isPersistent } from '#store/persistence.ts'
-import { useJournalTools } from '#session/journal-context.tsx'
 
 /** What this browser's storage is weaker in than it could be; nothing where nothing is. */
 export function StorageLine() {
-  const { store } = useJournalTools()
   const { data: persistent } = useQuery({
     queryKey: ['persistent'],
     networkMode: 'always',
@@ -19,9 +17,6 @@ export function StorageLine() {
       : []),
     ...(persistent === null
       ? ['This browser does not say whether it clears data by itself: save a file now and then.']
-      : []),
-    ...(store.driver() === 'localStorageWrapper'
-      ? ['It keeps only a few megabytes here: save a file often.']
       : []),
     ...(hasLocks() && canAnnounce()
       ? []

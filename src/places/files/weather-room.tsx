@@ -6,7 +6,7 @@ import { inWhole, THIN } from '#ui/format.ts'
 import { useMeasures } from '#ui/use-measures.ts'
 import { useJournal } from '#session/journal-query.ts'
 import { useWriteAct } from '#session/writing.ts'
-import { Refused } from '#ui/refused.tsx'
+import { Refused, refusalText } from '#ui/refused.tsx'
 import css from './files.module.css'
 import hand from '#ui/hand.module.css'
 
@@ -22,13 +22,18 @@ export function WeatherRoom() {
     if (!file) return
     setDone(null)
     setWeather(null)
-    const read =
-      file.size > MOST_EPW_BYTES
-        ? { ok: false as const, problem: { line: 1, message: 'It is larger than a year of weather.' } }
-        : readEpw(await file.text())
-    setProblem(read.ok ? null : `${file.name}, line ${read.problem.line}: ${read.problem.message}`)
-    if (read.ok) setWeather(read.weather)
-    if (input.current) input.current.value = ''
+    try {
+      const read =
+        file.size > MOST_EPW_BYTES
+          ? { ok: false as const, problem: { line: 1, message: 'It is larger than a year of weather.' } }
+          : readEpw(await file.text())
+      setProblem(read.ok ? null : `${file.name}, line ${read.problem.line}: ${read.problem.message}`)
+      if (read.ok) setWeather(read.weather)
+    } catch (reason) {
+      setProblem(`${file.name} does not open: ${refusalText(reason)}. Choose it again.`)
+    } finally {
+      if (input.current) input.current.value = ''
+    }
   }
   return (
     <section className={css.filePart}>

@@ -15,6 +15,7 @@ import { celsiusFromFahrenheit } from '#units/temperature.ts'
 import type { Draft } from '#records/act.ts'
 import { beadsField, bounds, lengthField, rhField, temperatureField } from '#records/fields.ts'
 import { parseDecimal } from '#ui/decimal.ts'
+import { typedText } from '#ui/draft.ts'
 import { measures, within, type Measures } from '#ui/measures.ts'
 
 /** When the lid was last off, and how long ago that is taken to be, hours. */
@@ -52,6 +53,23 @@ export const EMPTY_FORM: FirstUseForm = {
   beads: '',
   units: measures({ temperatureScale: 'C', lengthUnit: 'mm', weightUnit: 'g', volumeUnit: 'L' }),
 }
+
+/** What a form may hold again after a reload. */
+export const formDraft = v.object({
+  step: v.picklist([0, 1, 2]),
+  form: v.object({
+    humidity: typedText,
+    temperature: typedText,
+    container: v.picklist(Object.keys(CONTAINERS) as ContainerKind[]),
+    measured: v.nullable(v.object({ width: typedText, depth: typedText, height: typedText })),
+    lidTime: v.picklist(Object.keys(LID_TIMES) as LidTime[]),
+    counts: v.record(
+      v.picklist(Object.keys(MATERIALS) as MaterialId[]),
+      v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(99)),
+    ),
+    beads: typedText,
+  }),
+})
 
 const USUAL_C = 20
 const USUAL_SPOOL_LEFT_G = 700

@@ -83,3 +83,12 @@ test('a refused write keeps all three screens', async () => {
   press(/Judge it/)
   expect(await screen.findByText(/Nothing is lost: it stays here/)).toBeTruthy()
 })
+
+test('a clock that was never set is said before anything is entered; one that was is not', async () => {
+  renderPlace(<FirstUsePlace />, { path: '/start', nowMs: Date.UTC(1970, 0, 1, 12) })
+  expect((await screen.findByRole('alert')).textContent).toMatch(/clock says .*1 Jan.*: set it first/)
+  cleanup()
+  renderPlace(<FirstUsePlace />, { path: '/start' })
+  await screen.findByText('What does the display show?')
+  expect(screen.queryByRole('alert')).toBeNull()
+})

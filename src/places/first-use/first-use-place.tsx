@@ -1,11 +1,14 @@
 import { carriedInstrument } from '#journal/instruments.ts'
 import { inShelfOrder } from '#journal/shelf-order.ts'
-import { useRef, useState } from 'react'
+import { useMemo, useRef, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { HUE_ORDER } from '#draw/palette.ts'
 import { useMeasures } from '#ui/use-measures.ts'
 import { useJournalTools, usePreferences } from '#session/journal-context.tsx'
 import { useCheckedForm } from '#ui/checked-form.ts'
+import { isLoopback } from '#ui/only-here.tsx'
+import { dayText } from '#ui/dates.ts'
+import { dropDraft, readDraft, useDraft } from '#ui/draft.ts'
 import { Refused } from '#ui/refused.tsx'
 import { useJournal } from '#session/journal-query.ts'
 import { useWriteAct } from '#session/writing.ts'
@@ -16,6 +19,7 @@ import {
   displayErrors,
   EMPTY_FORM,
   firstUseDrafts,
+  formDraft,
   insideErrors,
   outlineErrors,
   sizeOf,
@@ -26,6 +30,15 @@ import { OutlineStep } from './outline-step.tsx'
 import hand from '#ui/hand.module.css'
 import css from './first-use.module.css'
 
+/** A clock before this day, with an empty cell for one, was never set. */
+const NO_VELD_BEFORE_MS = Date.UTC(2025, 0, 1)
+/** The address the small server takes unless another program holds it. */
+const USUAL_HOST = '127.0.0.1:4180'
+const isElsewhere = isLoopback(window.location.hostname) && window.location.host !== USUAL_HOST
+
+/** A half-told box is the same box the next day. */
+const DRAFT_LASTS_MS = 86_400_000
+
 /** Start with the display, not with a form: three screens, then the verdict. */
 export default function FirstUsePlace() {
   const { maker, base } = useJournalTools()
@@ -33,15 +46,31 @@ export default function FirstUsePlace() {
   const { temperatureScale: scale } = usePreferences().preferences
   const navigate = useNavigate()
   const write = useWriteAct()
-  const [step, setStep] = useState(0)
+  const draftKey = `${base} first use`
+  const [draft] = useState(() =>
+    readDraft(draftKey, formDraft, { nowMs: maker.nowMs(), mostAgeMs: DRAFT_LASTS_MS }),
+  )
+  const [step, setStep] = useState<number>(draft?.step ?? 0)
   const asked = useRef('')
-  const form = useCheckedForm<FirstUseForm, FirstUseForm>({ ...EMPTY_FORM, units: useMeasures() }, typed => {
-    const shown = { ...typed, asked: asked.current }
-    const errors = [displayErrors(shown, scale), outlineErrors(typed), insideErrors(typed)][step]
-    // asked once; the same two numbers again are meant
-    if (step === 0) asked.current = askedOf(typed)
-    return errors ? { ok: false, errors } : { ok: true, kept: typed }
-  })
+  const form = useCheckedForm<FirstUseForm, FirstUseForm>(
+    { ...EMPTY_FORM, ...draft?.form, units: useMeasures() },
+    typed => {
+      const shown = { ...typed, asked: asked.current }
+      const errors = [displayErrors(shown, scale), outlineErrors(typed), insideErrors(typed)][step]
+      // asked once; the same two numbers again are meant
+      if (step === 0) asked.current = askedOf(typed)
+      return errors ? { ok: false, errors } : { ok: true, kept: typed }
+    },
+  )
+  const typed = form.values
+  useDraft(
+    draftKey,
+    useMemo(
+      () => (typed.humidity === '' ? null : { step, form: { ...typed, units: undefined } }),
+      [step, typed],
+    ),
+    maker.nowMs,
+  )
   const shared = { form: form.values, errors: form.errors, set: form.setValues }
   const boxes = inShelfOrder(state)
 
@@ -64,7 +93,12 @@ export default function FirstUsePlace() {
     })
     write.mutate(
       { what: `Box ${boxes.length + 1}: set up`, drafts },
-      { onSuccess: () => void navigate(`${base}/box/${boxId}`) },
+      {
+        onSuccess: () => {
+          dropDraft(draftKey)
+          void navigate(`${base}/box/${boxId}`)
+        },
+      },
     )
   })
 
@@ -80,6 +114,12 @@ export default function FirstUsePlace() {
             </>
           )}
         </p>
+        {maker.nowMs() < NO_VELD_BEFORE_MS && (
+          <p className={hand.notice} role="alert">
+            This device’s clock says {dayText(maker.nowMs(), 0, maker.zone)}: set it first. What is read is
+            kept with its time.
+          </p>
+        )}
         {step === 0 && <DisplayStep {...shared} scale={scale} />}
         {step === 1 && <OutlineStep {...shared} />}
         {step === 2 && <InsideStep {...shared} />}
@@ -97,6 +137,12 @@ export default function FirstUsePlace() {
         {step === 0 && boxes.length === 0 && (
           <p className={hand.aside}>
             Many boxes at once? <Link to={`${base}/kit`}>Say them in the kit</Link>, a line each.
+          </p>
+        )}
+        {step === 0 && base === '' && boxes.length === 0 && isElsewhere && (
+          <p className={hand.aside}>
+            This address, {window.location.host}, has a journal of its own. What you entered at another one is
+            still there: open that one, or save a file there and <Link to="/files">bring it in here</Link>.
           </p>
         )}
         {step === 0 && base === '' && boxes.length === 0 && (

@@ -1,3 +1,4 @@
+import { greatest } from '#units/extremes.ts'
 import { useElementSize } from '@mantine/hooks'
 import { asTold, hasDial, heatAt } from '#core/renewal/heat-source.ts'
 import { asHeatSource } from '#journal/heat-sources.ts'
@@ -26,7 +27,7 @@ export function HeatLines({ sources }: { readonly sources: readonly HeatSourceRe
   const isPhone = width < 520
   const left = isPhone ? 8 : NAME_PX
   const lane = isPhone ? LANE_PX + 20 : LANE_PX
-  const mostC = Math.max(LEAST_MOST_C, ...sources.map(one => asTold(asHeatSource(one)).highestC))
+  const mostC = Math.max(greatest(sources.map(one => asTold(asHeatSource(one)).highestC)), LEAST_MOST_C)
   const x = (celsius: number) => left + ((celsius - LEAST_C) / (mostC - LEAST_C)) * (width - left - RIGHT_PX)
   const stepC = mostC > 220 ? 50 : 20
   const ticks = Array.from({ length: 20 }, (_, i) => (i + 1) * stepC).filter(

@@ -1,3 +1,4 @@
+import { greatest } from '#units/extremes.ts'
 import { useElementSize } from '@mantine/hooks'
 import type { Drying, HotWeight } from '#core/renewal/drying-curve.ts'
 import { inWhole } from '#ui/format.ts'
@@ -27,7 +28,7 @@ export function DryingChart({
 }) {
   const { ref, width } = useElementSize()
   const spanMinutes = Math.max(drying.doneAtMinutes.high, minutesNow, 20) * 1.05
-  const mostG = Math.max(1, startG, ...weights.map(one => one.waterG)) * 1.06
+  const mostG = Math.max(greatest(weights.map(one => one.waterG)), 1, startG) * 1.06
   const x = (minutes: number) => LEFT + (minutes / spanMinutes) * (width - LEFT - 8)
   const y = (grams: number) => TOP + (1 - grams / mostG) * (HEIGHT - TOP - BOTTOM)
   const line = (of: 'low' | 'middle' | 'high', from: number) =>

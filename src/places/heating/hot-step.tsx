@@ -1,3 +1,4 @@
+import { greatest } from '#units/extremes.ts'
 import { useEffect, useState } from 'react'
 import { scaleStepG } from '#journal/scales.ts'
 import { stepMs, type HeatedCharge, type SessionAt } from '#session/heating.ts'
@@ -15,7 +16,7 @@ import { degreesText } from '#ui/heat-text.ts'
 import { DryingChart } from './drying-chart.tsx'
 import { listOf } from './plain-step.tsx'
 import { readGross } from './read-gross.ts'
-import { useBell } from './use-bell.ts'
+import { useBell } from '#ui/use-bell.ts'
 import { WeightKeys } from './weight-keys.tsx'
 import hand from '#ui/hand.module.css'
 import css from './heating.module.css'
@@ -42,9 +43,9 @@ export function HotStep({ at, nowMs }: { readonly at: SessionAt; readonly nowMs:
     all.length === 0
       ? null
       : {
-          low: Math.max(...all.map(one => one.doneAtMinutes.low)),
-          middle: Math.max(...all.map(one => one.doneAtMinutes.middle)),
-          high: Math.max(...all.map(one => one.doneAtMinutes.high)),
+          low: greatest(all.map(one => one.doneAtMinutes.low)),
+          middle: greatest(all.map(one => one.doneAtMinutes.middle)),
+          high: greatest(all.map(one => one.doneAtMinutes.high)),
         }
   const isDone = all.length > 0 && all.every(one => one.isDone)
   const dueMs = inMs + (endMinutes?.middle ?? batch.minutes) * MINUTE_MS

@@ -10,7 +10,7 @@ import { useWriteAct } from '#session/writing.ts'
 import { Refused } from '#ui/refused.tsx'
 import { useMeasures } from '#ui/use-measures.ts'
 import { degreesText, minutesText } from '#ui/heat-text.ts'
-import { askToNotify, useBell } from './use-bell.ts'
+import { askToNotify, useBell } from '#ui/use-bell.ts'
 import hand from '#ui/hand.module.css'
 import css from './heating.module.css'
 

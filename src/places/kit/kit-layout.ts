@@ -1,3 +1,4 @@
+import { greatest } from '#units/extremes.ts'
 /** What the wall needs to know of a thing on it. */
 export interface KitItem {
   readonly key: string
@@ -27,9 +28,9 @@ const BELOW_PX = 14
 
 export const placeWidthPx = (item: KitItem): number =>
   Math.max(
+    greatest(item.notes.map(note => note.length * NOTE_LETTER_PX)),
     item.widthPx,
     item.name.length * LETTER_PX,
-    ...item.notes.map(note => note.length * NOTE_LETTER_PX),
     44,
   ) + GAP_PX
 
@@ -53,8 +54,8 @@ export function layOutRows<Item extends KitItem>(
   }
   let y = top
   const rows = lines.map(line => {
-    const tallest = Math.max(...line.map(item => item.heightPx))
-    const words = NAME_PX + NOTE_PX * Math.max(...line.map(item => item.notes.length)) + BELOW_PX
+    const tallest = greatest(line.map(item => item.heightPx))
+    const words = NAME_PX + NOTE_PX * greatest(line.map(item => item.notes.length)) + BELOW_PX
     const boardY = hangs ? y + 7 : y + tallest
     let x = 0
     const placed = line.map(item => {
@@ -63,7 +64,8 @@ export function layOutRows<Item extends KitItem>(
       return { item, x: x - width / 2, y: boardY }
     })
     y = boardY + (hangs ? tallest : 9) + words
-    return { y: boardY, lengthPx: Math.min(widthPx, x), items: placed }
+    // where they take more than one board, these run across the page; ends that differ a little look like a mistake
+    return { y: boardY, lengthPx: lines.length > 1 ? widthPx : Math.min(widthPx, x), items: placed }
   })
   return { rows, bottom: y }
 }

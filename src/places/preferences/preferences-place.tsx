@@ -1,6 +1,7 @@
 import { NativeSelect, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { KNOWN_CURRENCIES, type Preferences } from '#store/preferences.ts'
+import { Licences } from './licences.tsx'
 import { parseDecimal } from '#ui/decimal.ts'
 import { useMeasures } from '#ui/use-measures.ts'
 import { usePreferences } from '#session/journal-context.tsx'
@@ -81,6 +82,7 @@ export default function PreferencesPlace() {
         />
         <Money key={preferences.currency} preferences={preferences} change={change} />
       </div>
+      <Licences />
     </main>
   )
 }

@@ -1,3 +1,4 @@
+import { greatest } from '#units/extremes.ts'
 import { useMemo } from 'react'
 import { Link, useParams } from 'react-router'
 import { dayEnergyAnswer, presentAnswer } from '#core/answers/plan-answers.ts'
@@ -246,7 +247,7 @@ function EndWeight({ question, id }: { readonly question: PlanQuestion; readonly
 
 /** What to take and lay out, for these beads in this source. */
 export function readyList({ choice }: PlanQuestion, { batches, round, boxIds }: DaySheet): string[] {
-  const dishes = Math.max(0, ...batches.map(batch => batch.chargeIds.length))
+  const dishes = Math.max(greatest(batches.map(batch => batch.chargeIds.length)), 0)
   return [
     ...(batches.length > 0
       ? [

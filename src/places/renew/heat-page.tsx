@@ -19,6 +19,7 @@ import { Cautions } from '#ui/cautions.tsx'
 import { ChoiceRow } from '#ui/choice-row.tsx'
 import { later } from '#ui/later.tsx'
 import { useMeasures } from '#ui/use-measures.ts'
+import { Unbroken } from '#ui/unbroken.tsx'
 import { HeatFigures } from './heat-figures.tsx'
 import { degreesText, minutesText } from '#ui/heat-text.ts'
 import { heatSteps } from './heat-words.ts'
@@ -92,16 +93,22 @@ function Heating({ charge }: { readonly charge: ChargeRecord }) {
       <div className={hand.answerRow}>
         <div>
           <h1 className={hand.answer} aria-live="polite">
-            {!may
-              ? `Not so: ${plan.refusals[0]!.says}`
-              : isReckoning
-                ? `${whose}: ${choice.name}.`
-                : answerText(
-                    whose,
-                    choice,
-                    plan.heat !== null && hasDial(choice.source.kind) ? degreesText(measures, dialC) : null,
-                    plan.minutes.middle * plan.bed.batches,
-                  )}
+            <Unbroken
+              words={
+                !may
+                  ? `Not so: ${plan.refusals[0]!.says}`
+                  : isReckoning
+                    ? `${whose}: ${choice.name}.`
+                    : answerText(
+                        whose,
+                        choice,
+                        plan.heat !== null && hasDial(choice.source.kind)
+                          ? degreesText(measures, dialC)
+                          : null,
+                        plan.minutes.middle * plan.bed.batches,
+                      )
+              }
+            />
           </h1>
           <p className={hand.behind}>
             {report.isLoading

@@ -1,3 +1,4 @@
+import { least } from '#units/extremes.ts'
 import { DndContext, MouseSensor, TouchSensor, useSensor, useSensors } from '@dnd-kit/core'
 import { useId, useRef } from 'react'
 import type { MonthlyProfile } from '#core/room/climate.ts'
@@ -240,7 +241,7 @@ function headRooms(xs: readonly number[], { isNarrow, left }: Frame): ('both' | 
   const rooms: ('both' | 'date' | 'lower')[] = []
   xs.forEach((x, i) => {
     const gap = Math.min(
-      ...xs.flatMap((other, j) => (j === i ? [] : [Math.abs(other - x)])),
+      least(xs.flatMap((other, j) => (j === i ? [] : [Math.abs(other - x)]))),
       Math.abs(x - left) + BOTH_PX / 3,
     )
     if (gap >= BOTH_PX && !isNarrow) rooms.push('both')

@@ -1,12 +1,14 @@
+import * as v from 'valibot'
 import { inScale, type TemperatureScale } from '#core/reading/scale-slip.ts'
 import { slipOf, type Expectation, type Slip } from '#core/reading/slips.ts'
 import type { Draft } from '#records/act.ts'
 import type { Indicator } from '#records/kinds/charge.ts'
-import type { BeadColour } from '#core/evidence/colour.ts'
+import { COLOUR_LOADING, type BeadColour } from '#core/evidence/colour.ts'
 import type { BoxRecord, ReadingRecord, State } from '#journal/state.ts'
 import { shownRh } from '#journal/true-readings.ts'
 import { celsiusOf, LID_OFF_BEFORE_MS, readingDrafts, shownErrors } from '#session/reading-entry.ts'
 import { parseDecimal } from '#ui/decimal.ts'
+import { typedText } from '#ui/draft.ts'
 import type { RoundStep } from './round-steps.ts'
 
 /** What is filled in at one stop. */
@@ -18,6 +20,15 @@ export interface RoundForm {
   readonly opened: boolean
   readonly colour: BeadColour | null
 }
+
+/** What a stop may hold again after a reload. */
+export const stopDraft = v.object({
+  humidity: typedText,
+  temperature: typedText,
+  temperatureTouched: v.boolean(),
+  opened: v.boolean(),
+  colour: v.nullable(v.picklist(Object.keys(COLOUR_LOADING) as BeadColour[])),
+})
 
 export interface StopContext {
   readonly step: RoundStep

@@ -1,3 +1,4 @@
+import { greatest } from '#units/extremes.ts'
 import type { BoxView } from '#journal/box-view.ts'
 import { BoxDrawing } from '#draw/box-drawing.tsx'
 import { StateMark, type MarkWord } from '#draw/state-mark.tsx'
@@ -25,7 +26,10 @@ export function RoundProgress({
   readonly width: number
   readonly onGo: (boxId: string) => void
 }) {
-  const lengthMm = Math.max(...boxes.map(({ view }) => view.box.leftMm + view.box.widthMm + BOARD_END_MM), 1)
+  const lengthMm = Math.max(
+    greatest(boxes.map(({ view }) => view.box.leftMm + view.box.widthMm + BOARD_END_MM)),
+    1,
+  )
   const scale = Math.min(MOST_SCALE, width / lengthMm)
   const rows = boardRows(boxes, scale)
   return (
@@ -96,8 +100,8 @@ function boardRows(boxes: readonly ProgressBox[], scale: number) {
       here,
       line:
         (above ? above.line + BOARD_GAP : 0) +
-        Math.max(...here.map(({ view }) => view.box.heightMm + LID_MM)) * scale,
-      endMm: Math.max(...here.map(({ view }) => view.box.leftMm + view.box.widthMm)) + BOARD_END_MM,
+        greatest(here.map(({ view }) => view.box.heightMm + LID_MM)) * scale,
+      endMm: greatest(here.map(({ view }) => view.box.leftMm + view.box.widthMm)) + BOARD_END_MM,
     })
   }
   return rows

@@ -13,12 +13,13 @@ import { useReport } from '#session/reports.ts'
 import { useWriteAct } from '#session/writing.ts'
 import { UnreadWords } from '#ui/unread-words.tsx'
 import { shortName } from '#ui/format.ts'
+import { dropDraft, READING_LASTS_MS, readDraft, useDraft } from '#ui/draft.ts'
 import { Refused } from '#ui/refused.tsx'
 import { parseDecimal } from '#ui/decimal.ts'
 import { BeadColours, coloursFor } from './bead-colours.tsx'
 import { expectationAt, nearTemperatures, shownBy } from '#session/expectation.ts'
 import { LidChoice } from './lid-choice.tsx'
-import { checkStop, formAt, type RoundForm, type StopResult } from './round-form.ts'
+import { checkStop, formAt, stopDraft, type RoundForm, type StopResult } from './round-form.ts'
 import { replacedBy, takenAt, type RoundStep } from './round-steps.ts'
 import { RoundTape } from './round-tape.tsx'
 import { RoundVerdict } from './round-verdict.tsx'
@@ -44,7 +45,7 @@ const REST_MS = 350
 /** One stop of the round: reading and verdict above, everything touched below. */
 export function RoundStop({ step, sinceMs, next, onKept, onSkip, onBack, onLeave }: Props) {
   const journal = useJournal()
-  const { maker } = useJournalTools()
+  const { maker, base } = useJournalTools()
   const { temperatureScale: scale } = usePreferences().preferences
   const write = useWriteAct()
   const { ref, width } = useElementSize()
@@ -58,7 +59,15 @@ export function RoundStop({ step, sinceMs, next, onKept, onSkip, onBack, onLeave
   const known = useMemo(() => (box ? knownBox(journal, box.boxId) : null), [journal, box])
   const { data: before } = useReport(step.id, known?.facts)
   const nearC = nearTemperatures(state, step, taken ? taken.atMs : atMs)
-  const [form, setForm] = useState<RoundForm>(() => formAt(state, taken, nearC, scale, box))
+  const draftKey = `${base} round ${step.in}:${step.id}`
+  const [form, setForm] = useState<RoundForm>(
+    () =>
+      (taken
+        ? null
+        : readDraft(draftKey, stopDraft, { nowMs: maker.nowMs(), mostAgeMs: READING_LASTS_MS })) ??
+      formAt(state, taken, nearC, scale, box),
+  )
+  useDraft(draftKey, form.humidity === '' ? null : form, maker.nowMs)
   const [result, setResult] = useState<StopResult | null>(null)
   const [dragging, setDragging] = useState(false)
   const expected = expectationAt(state, step, { atMs, report: before, nearC, instrument: instrumentOf() })
@@ -109,7 +118,12 @@ export function RoundStop({ step, sinceMs, next, onKept, onSkip, onBack, onLeave
           drafts: checked.drafts,
           ...(taken ? { instead: replacedBy(taken, journal.kept) } : {}),
         },
-        { onSuccess: onKept },
+        {
+          onSuccess: () => {
+            dropDraft(draftKey)
+            onKept()
+          },
+        },
       )
   }
   const sayUnread = (why: Unread) =>

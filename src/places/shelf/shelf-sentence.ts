@@ -1,3 +1,4 @@
+import { greatest } from '#units/extremes.ts'
 import { msFromSeconds } from '#units/time.ts'
 import type { Answer } from '#core/answer.ts'
 import type { AmissCause, BoxJudgement } from '#core/verdict/box.ts'
@@ -141,7 +142,7 @@ function behind(boxes: readonly SentenceBox[], nowMs: number, zone: string): Pie
   )
   if (unread.length > 0)
     lines.push([
-      `${and(unread.map(box => box.name))} ${unread.length > 1 ? 'have' : 'has'} not been read for ${lengthText(nowMs - Math.max(...unread.map(box => box.lastReadMs!)))}: a reading tells more than any reckoning. `,
+      `${and(unread.map(box => box.name))} ${unread.length > 1 ? 'have' : 'has'} not been read for ${lengthText(nowMs - greatest(unread.map(box => box.lastReadMs!)))}: a reading tells more than any reckoning. `,
     ])
   for (const { name, judgement } of boxes) {
     if (judgement.word === 'may be over')

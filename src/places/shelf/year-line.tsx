@@ -18,6 +18,8 @@ const DAY_MS = 86_400_000
 const PAST_DAYS = 14
 const AHEAD_DAYS = 365
 const LANE = 13.2
+/** Narrower than this, a lane has room for a few words only. */
+const NARROW_PX = 600
 
 interface Props {
   readonly items: readonly ShelfItem[]
@@ -37,7 +39,7 @@ interface OvenDayDrawn {
 
 /** Weeks ahead: the room's vapour as grass, each box one stroke from today thinning to nothing at its 90 % date. */
 export function YearLine({ items, room, widthPx, nowMs, zone, ovenDays }: Props) {
-  const names = widthPx < 600 ? 70 : 86
+  const names = widthPx < NARROW_PX ? 70 : 86
   const axis = widthPx - names
   const x = (ms: number) => names + ((ms - nowMs) / DAY_MS + PAST_DAYS) * (axis / (PAST_DAYS + AHEAD_DAYS))
   const lanes = [...items].sort((a, b) => laneKey(a, nowMs) - laneKey(b, nowMs))
@@ -60,7 +62,7 @@ export function YearLine({ items, room, widthPx, nowMs, zone, ovenDays }: Props)
       {months.map((ms, i) => (
         <g key={ms}>
           <path d={`M${x(ms)} ${baseline}v4`} className={pen.axis} />
-          {(widthPx >= 600 || i % 3 === 0) &&
+          {(widthPx >= NARROW_PX || i % 3 === 0) &&
             x(ms) < widthPx - 28 &&
             Math.abs(x(ms) + 14 - x(nowMs)) > 44 && (
               <text x={x(ms) + 3} y={baseline + 14} className={pen.inkSmall} data-part="ink-small">
@@ -174,6 +176,7 @@ function Lane({
   const leaves = report?.leaves
   const pencil = view.known.word === 'reckoned' || view.last?.word === 'blind'
   const start = x(nowMs)
+  const isNarrow = widthPx < NARROW_PX
   const name = (
     <InkLink to={`/box/${view.box.boxId}`} label={`${view.box.name}: open the box`}>
       <text
@@ -214,7 +217,10 @@ function Lane({
     return (
       <g>
         {name}
-        {aside(`can’t reach its target: ${judgement.wouldDo} would do`, start + 8)}
+        {aside(
+          isNarrow ? 'can’t reach its target' : `can’t reach its target: ${judgement.wouldDo} would do`,
+          start + 8,
+        )}
       </g>
     )
   if (judgement.word === 'settling' && leaves && leaves.spread.low <= judgement.readS)
@@ -225,7 +231,7 @@ function Lane({
       </g>
     )
   if (judgement.word === 'amiss' || judgement.word === 'read again') {
-    const words = judgementWords(judgement, report, nowMs, zone)
+    const words = judgementWords(judgement, report, nowMs, zone, isNarrow)
     return (
       <g>
         {name}
@@ -243,7 +249,12 @@ function Lane({
     return (
       <g>
         {name}
-        {aside(judgement.word === 'not known' ? `not known: ${judgement.todo}` : 'reckoning …', start + 8)}
+        {aside(
+          (judgement.word === 'not known' &&
+            judgementWords(judgement, report, nowMs, zone, isNarrow)?.lead) ||
+            'reckoning …',
+          start + 8,
+        )}
       </g>
     )
   const end = x(nowMs + AHEAD_DAYS * DAY_MS)
@@ -258,7 +269,7 @@ function Lane({
     <g>
       {name}
       <path d={shape} className={pencil ? css.lanePencil : css.laneInk} data-part="lane-ink" />
-      {leaves.beyondHorizon.early || widthPx < 600 ? (
+      {leaves.beyondHorizon.early || isNarrow ? (
         leaves.beyondHorizon.early ? (
           aside('beyond this year', end)
         ) : null

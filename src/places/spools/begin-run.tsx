@@ -11,6 +11,7 @@ import { useWriteAct } from '#session/writing.ts'
 import { useCheckedForm, type Checked } from '#ui/checked-form.ts'
 import { Dialog } from '#ui/dialog.tsx'
 import { FormFoot } from '#ui/form-foot.tsx'
+import { askToNotify } from '#ui/use-bell.ts'
 import { useMeasures } from '#ui/use-measures.ts'
 import hand from '#ui/hand.module.css'
 
@@ -49,7 +50,8 @@ export default function BeginRun({
           }
     },
   )
-  const begin = (grossG: number | null) =>
+  const begin = (grossG: number | null) => {
+    void askToNotify()
     write.mutate(
       {
         what: `${spool.name}: into the dryer`,
@@ -69,6 +71,7 @@ export default function BeginRun({
       },
       { onSuccess: () => void navigate(`${base}/spools/${spool.spoolId}/run`) },
     )
+  }
   return (
     <Dialog onClose={close} title={`${spool.name} goes in`}>
       <form onSubmit={form.onKeep(begin)} noValidate className={hand.form} data-part="begin-run">

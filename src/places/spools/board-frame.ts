@@ -12,6 +12,8 @@ export interface BoardFrame {
   readonly todayY: number
   readonly topY: number
   readonly boardY: number
+  /** Nothing in this row ends within the scale: it has none. */
+  readonly isLow: boolean
 }
 
 /** Spools are drawn at this scale, px a millimetre. */
@@ -41,7 +43,37 @@ export function boardFrame(widthPx: number, count: number, tallestMm: number): B
     todayY,
     topY,
     boardY,
+    isLow: false,
   }
+}
+
+const LOW_STEM_PX = 40
+
+/** The same for a row of spools that all outlast the scale: their stems only say that they do. */
+function lowFrame(frame: BoardFrame): BoardFrame {
+  const cutPx = frame.todayY - frame.topY - LOW_STEM_PX
+  const { todayY, boardY, rowPx } = frame
+  return { ...frame, todayY: todayY - cutPx, boardY: boardY - cutPx, rowPx: rowPx - cutPx, isLow: true }
+}
+
+/** As many to a row as have room; a row of nothing but what outlasts the scale is low. */
+export function boardRows<T>(
+  items: readonly T[],
+  frame: BoardFrame,
+  outlasts: (item: T) => boolean,
+): {
+  readonly rows: readonly { readonly row: readonly T[]; readonly own: BoardFrame; readonly yPx: number }[]
+  readonly heightPx: number
+} {
+  let heightPx = 0
+  const rows = Array.from({ length: Math.ceil(items.length / frame.perRow) }, (_, i) => {
+    const row = items.slice(i * frame.perRow, (i + 1) * frame.perRow)
+    const own = row.every(outlasts) ? lowFrame(frame) : frame
+    const yPx = heightPx
+    heightPx += own.rowPx
+    return { row, own, yPx }
+  })
+  return { rows, heightPx }
 }
 
 /** Height of a time above today: a day first, then by decades, so that nylon and PLA go on one sheet. */

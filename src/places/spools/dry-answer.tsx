@@ -1,6 +1,7 @@
 import { lazy, Suspense, useMemo } from 'react'
 import { useElementSize } from '@mantine/hooks'
 import { dewPointOfRhC } from '#core/air/vapour.ts'
+import { differenceAnswer, enteredAnswer } from '#core/answers/answers.ts'
 import { passingAnswer } from '#core/answers/box-answers.ts'
 import { heatEnergyAnswer, moneyAnswer } from '#core/answers/heat-answers.ts'
 import {
@@ -18,6 +19,7 @@ import { inHundredths, inTenths, inWhole, THIN } from '#ui/format.ts'
 import { degreesText } from '#ui/heat-text.ts'
 import { hoursRange } from '#ui/spool-lasts.tsx'
 import { useMeasures } from '#ui/use-measures.ts'
+import { fractionFromPercent } from '#units/ratio.ts'
 import { secondsFromHours } from '#units/time.ts'
 import hand from '#ui/hand.module.css'
 import css from './spool.module.css'
@@ -126,10 +128,18 @@ export function DryDetails({
               {THIN}%
             </Figure>
           ) : (
-            <span data-part="spool-facts">
-              about {inWhole(rhPercent.middle)}
+            <Figure
+              answer={enteredAnswer(
+                'air in the dryer',
+                'held by fresh beads shut in with it',
+                rhPercent.middle,
+                '% RH',
+                'assumed',
+              )}
+            >
+              {inWhole(rhPercent.middle)}
               {THIN}%
-            </span>
+            </Figure>
           )}
           : the spool heads for <EndsAt asked={asked} found={found} />
         </dd>
@@ -190,13 +200,27 @@ export function DryDetails({
                   </Figure>
                 </>
               )}
-              ; water out <span data-part="spool-facts">{water.text(found.waterOutG ?? 0)}</span>
+              ; water out{' '}
+              <Figure answer={waterOutAnswer(spool.name, asked, found)}>
+                {water.text(found.waterOutG ?? 0)}
+              </Figure>
             </dd>
           </>
         )}
       </dl>
       <Curve found={found} material={material} />
     </div>
+  )
+}
+
+/** What was in it, less what is in it at the end of those hours. */
+function waterOutAnswer(name: string, { at }: DryAsked, { course, waterOutG }: DryFound) {
+  const nowG = fractionFromPercent(course[0]!.meanPercent) * at.filamentG
+  return differenceAnswer(
+    `water out of ${name}`,
+    'g',
+    ['water in it now', nowG],
+    ['water in it then', nowG - (waterOutG ?? 0)],
   )
 }
 

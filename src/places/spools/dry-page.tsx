@@ -6,17 +6,18 @@ import { Link } from 'react-router'
 import { NEXT_PRINT_G } from '#core/filament/rings.ts'
 import { cautionsAt } from '#core/renewal/cautions.ts'
 import { asTold, hasDial } from '#core/renewal/heat-source.ts'
-import { dialOf, type DryAsked } from '#core/spool/dry-these.ts'
+import { dialOf, type DryAsked, type School } from '#core/spool/dry-these.ts'
 import type { DryingAir } from '#core/spool/drying-air.ts'
-import { spoolLimits } from '#core/spool/spool-limits.ts'
+import { spoolLimits, type HeatedParts, type SpoolHolder, type SpoolLabel } from '#core/spool/spool-limits.ts'
 import type { SpoolReport } from '#core/spool/spool-report.ts'
 import { roomAirOrUsual } from '#journal/room-air-or-usual.ts'
 import type { SpoolRecord } from '#journal/state.ts'
 import { sourceChoices } from '#session/heat-choices.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
-import { openRun } from '#session/spools/run-asked.ts'
+import { openRun } from '#journal/spool-runs.ts'
 import { dryQuery } from '#session/spools/spool-queries.ts'
+import { schoolOf } from '#session/spools/school-of.ts'
 import { standingSpool } from '#session/spools/standing-spool.ts'
 import { roomOfSpool } from '#session/spools/spool-asked.ts'
 import { useSpoolReports } from '#session/spools/use-spool-reports.ts'
@@ -27,6 +28,7 @@ import { capital } from '#ui/plan-words.ts'
 import { placeWords } from '#ui/spool-words.ts'
 import { useMeasures } from '#ui/use-measures.ts'
 import { DryAnswer, DryDetails } from './dry-answer.tsx'
+import { KeepSchool } from './keep-school.tsx'
 import { NoSuchSpool } from './no-such-spool.tsx'
 import { AIR_CHOICES } from './tell-form.ts'
 import hand from '#ui/hand.module.css'
@@ -35,6 +37,19 @@ import css from './spool.module.css'
 const BeginRun = later(() => import('./begin-run.tsx'))
 const TellDialog = later(() => import('./tell-dialog.tsx'))
 const REST_MS = 250
+
+const LABELS = [
+  { value: '', label: 'none, or taken off' },
+  { value: 'paper', label: 'of paper or card' },
+  { value: 'film', label: 'of plastic film' },
+]
+const HOLDERS = [
+  { value: '', label: 'nothing of mine' },
+  ...(['printed PLA', 'printed PETG', 'printed ABS'] as const).map(value => ({
+    value,
+    label: `something of ${value}`,
+  })),
+]
 
 /** Can this dryer, in this room, dry it: how hot, how long, or what would it take? */
 export function DryPage({ spoolId }: { readonly spoolId: string }) {
@@ -62,7 +77,9 @@ function Drying({ spool, report }: { readonly spool: SpoolRecord; readonly repor
   const choices = sourceChoices(state, false).filter(one => one.source.kind !== 'sun')
   const first = choices.find(one => one.source.kind === 'dryer' || one.source.kind === 'dehydrator')
   const [sourceKey, setSourceKey] = useState((first ?? choices[0]!).key)
-  const [how, setHow] = useState<'gentle' | 'hot' | 'own'>('gentle')
+  const [how, setHow] = useState<School | 'own'>(() => schoolOf(state, spool))
+  const [label, setLabel] = useState<SpoolLabel | ''>('')
+  const [holder, setHolder] = useState<SpoolHolder | ''>('')
   const [dialTyped, setDial] = useState('')
   const [air, setAir] = useState<DryingAir>('vented')
   const [gramsTyped, setGrams] = useState(weight.field(Math.min(NEXT_PRINT_G, report.filamentG)))
@@ -72,14 +89,14 @@ function Drying({ spool, report }: { readonly spool: SpoolRecord; readonly repor
   const choice = choices.find(one => one.key === sourceKey) ?? choices[0]!
   const { source } = choice
   const material = state.materials[spool.material]
-  const body = spool.body ?? null
+  const parts: HeatedParts = { body: spool.body ?? null, label: label || null, holder: holder || null }
   const room = roomOfSpool(state, spool)
   const intake = roomAirOrUsual(state, room, nowMs)
   const spoolAt = standingSpool(state, spool, report)
   const { lowestC, highestC } = asTold(source)
   const schools = {
-    gentle: dialOf('gentle', { at: spoolAt, body, source }),
-    hot: dialOf('hot', { at: spoolAt, body, source }),
+    gentle: dialOf('gentle', { at: spoolAt, parts, source }),
+    hot: dialOf('hot', { at: spoolAt, parts, source }),
   }
   const ownC = temperature.parse(dialTyped)
   const wantedC = how === 'own' ? ownC : schools[how]
@@ -94,7 +111,7 @@ function Drying({ spool, report }: { readonly spool: SpoolRecord; readonly repor
       ? null
       : {
           at: spoolAt,
-          body,
+          parts,
           source,
           // where even the lowest is too hot, it is asked of the lowest, and says so
           dialC: wantedC ?? lowestC,
@@ -120,7 +137,7 @@ function Drying({ spool, report }: { readonly spool: SpoolRecord; readonly repor
             <Link to={`${tools.base}/spools/${spool.spoolId}`} className={css.back}>
               {spool.name}
             </Link>{' '}
-            {placeWords(spool, state.boxes)}
+            {placeWords(spool, state)}
           </p>
           <h1 className={hand.answer} aria-live="polite">
             {settled && found.data ? (
@@ -133,7 +150,7 @@ function Drying({ spool, report }: { readonly spool: SpoolRecord; readonly repor
           </h1>
           <p className={hand.behind} data-part="spool-facts">
             {capital(
-              spoolLimits(material, body)
+              spoolLimits(material, parts)
                 .map(({ says, mostC }) => `${says} above ${degreesText(measures, mostC)}`)
                 .join('; '),
             )}
@@ -193,6 +210,18 @@ function Drying({ spool, report }: { readonly spool: SpoolRecord; readonly repor
           value={air}
           onChange={event => setAir(event.currentTarget.value as DryingAir)}
         />
+        <NativeSelect
+          label="Its label"
+          data={LABELS}
+          value={label}
+          onChange={event => setLabel(event.currentTarget.value as SpoolLabel | '')}
+        />
+        <NativeSelect
+          label="It stands on"
+          data={HOLDERS}
+          value={holder}
+          onChange={event => setHolder(event.currentTarget.value as SpoolHolder | '')}
+        />
         <TextInput
           label={`Next print takes, ${weight.unit}`}
           inputMode="decimal"
@@ -201,6 +230,7 @@ function Drying({ spool, report }: { readonly spool: SpoolRecord; readonly repor
           onChange={event => setGrams(event.currentTarget.value)}
         />
       </div>
+      {how !== 'own' && <KeepSchool spool={spool} school={how} />}
       {settled && found.data && (
         <DryDetails
           spool={spool}

@@ -13,6 +13,7 @@ import { sourceChoices } from '#session/heat-choices.ts'
 import { useJournalTools } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
 import { dryQuery, printQuery } from '#session/spools/spool-queries.ts'
+import { schoolOf } from '#session/spools/school-of.ts'
 import { standingSpool } from '#session/spools/standing-spool.ts'
 import { usePrintPlaces } from '#session/spools/use-print-places.ts'
 import { roomOfSpool } from '#session/spools/spool-asked.ts'
@@ -51,14 +52,15 @@ export function FourWays({ spool, report }: { readonly spool: SpoolRecord; reado
   const boxed = useQuery(printQuery(tools, inBox))
   const choices = sourceChoices(state, false)
   const choice = choices.find(({ source }) => source.kind === 'dryer' || source.kind === 'dehydrator')
-  const body = spool.body ?? null
-  const dialC = choice ? dialOf('gentle', { at, body, source: choice.source }) : null
+  const parts = { body: spool.body ?? null, label: null, holder: null }
+  const school = schoolOf(state, spool)
+  const dialC = choice ? dialOf(school, { at, parts, source: choice.source }) : null
   const { temperatureC, relativeHumidityPercent } = roomAirOrUsual(state, roomOfSpool(state, spool), nowMs)
   const heat =
     choice && dialC !== null
       ? {
           at,
-          body,
+          parts,
           source: choice.source,
           dialC,
           air: 'vented' as const,

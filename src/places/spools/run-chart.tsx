@@ -15,6 +15,8 @@ export interface RunData {
   /** When, and grams out since the first weight. */
   readonly weights: readonly (readonly [number, number])[]
   readonly nowMs: number
+  /** When it is done, from early to late; null: within what is looked at it is not, or it is already. */
+  readonly doneMs: { readonly low: number; readonly middle: number; readonly high: number } | null
   readonly zone: string
 }
 
@@ -35,7 +37,8 @@ export default function RunChart({
       const [ink, pencil, ground] = [colour('ink'), colour('pencil'), colour('ground')]
       const text = { fontFamily: FONT, fontSize: 14, color: ink }
       const line = { type: 'line', symbol: 'none', silent: true, animation: false } as const
-      const { found, nowMs } = data
+      const { found, nowMs, doneMs } = data
+      const heat = colour('heat')
       const at = found.atS.map(msFromSeconds)
       const pairs = (of: (i: number) => number, from: (ms: number) => boolean = () => true) =>
         at.flatMap((ms, i) => (from(ms) ? [[ms, of(i)]] : []))
@@ -92,8 +95,26 @@ export default function RunChart({
                   lineStyle: { color: ink, width: 1, type: 'solid' },
                   label: { ...text, formatter: 'now', position: 'end', distance: 2 },
                 },
+                ...(doneMs === null
+                  ? []
+                  : [
+                      {
+                        xAxis: doneMs.middle,
+                        lineStyle: { color: heat, width: 2, type: 'solid' },
+                        label: { ...text, color: heat, formatter: 'done', position: 'end', distance: 2 },
+                      },
+                    ]),
               ],
             },
+          },
+          // as long as its range, on the axis
+          {
+            ...line,
+            data:
+              doneMs === null
+                ? []
+                : [doneMs.low, Math.min(doneMs.high, at.at(-1)!)].map(ms => [Math.max(ms, nowMs), 0]),
+            lineStyle: { color: ink, width: 4 },
           },
           {
             type: 'scatter',

@@ -14,7 +14,7 @@ import { SpoolRing } from '#draw/spool-ring.tsx'
 import type { SpoolRecord } from '#journal/state.ts'
 import { useJournalTools, usePreferences } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
-import { openRun } from '#session/spools/run-asked.ts'
+import { openRun } from '#journal/spool-runs.ts'
 import { clockedSpool, type ClockedSpool } from '#session/spools/spool-clock.ts'
 import { useSpoolReports } from '#session/spools/use-spool-reports.ts'
 import { Figure } from '#ui/figure.tsx'
@@ -56,7 +56,7 @@ function Known({ spool }: { readonly spool: SpoolRecord }) {
   const [doing, setDoing] = useState<Telling | 'moving' | null>(null)
   const only = useMemo(() => [spool], [spool])
   const [known] = useSpoolReports(only)
-  const one = clockedSpool(known!, state.materials)
+  const one = clockedSpool(known!, state)
   const { report } = one
   const material = state.materials[spool.material]
   const close = () => setDoing(null)
@@ -80,7 +80,7 @@ function Known({ spool }: { readonly spool: SpoolRecord }) {
           </h1>
           <p className={hand.behind} data-part="spool-facts">
             {weight.text(spool.filamentG)} on it{spool.body ? `, spool of ${spool.body}` : ''},{' '}
-            {placeWords(spool, state.boxes)}. {spool.material} is dried at {fromTo(material.dryAtC, degrees)}
+            {placeWords(spool, state)}. {spool.material} is dried at {fromTo(material.dryAtC, degrees)}
             {temperature.unit} for {fromTo(material.dryForHours, inWhole)}
             {THIN}h, never above {degrees(material.neverAboveC)}
             {temperature.unit}; its maker’s word first.
@@ -118,6 +118,15 @@ function Known({ spool }: { readonly spool: SpoolRecord }) {
       {report && <PrintQuestion spool={spool} report={report} />}
       {report && <Life spool={spool} report={report} />}
       <p className={hand.pageFoot}>
+        <Link to={`${base}/spools/${spool.spoolId}/signs`} className={hand.worded}>
+          It prints badly
+        </Link>
+        <Link to={`${base}/spools/${spool.spoolId}/warm`} className={hand.worded}>
+          Is there water in it?
+        </Link>
+        <Link to={`${base}/labels?of=spool:${spool.spoolId}`} className={hand.worded}>
+          Label
+        </Link>
         <Link to={`${base}/entries`} className={hand.worded}>
           Everything entered
         </Link>
@@ -138,6 +147,7 @@ function SpoolAnswer({ one }: { readonly one: ClockedSpool }) {
   if (clock.is === 'reckoning') return 'Reckoning …'
   if (clock.is === 'empty') return 'Nothing is left on it.'
   if (clock.is === 'failed') return 'It could not be reckoned.'
+  if (clock.is === 'drying') return 'It is in the dryer.'
   const words = clockWords(one, nowMs, maker.zone)
   const passing = report?.here?.passing
   const opens =

@@ -1,19 +1,26 @@
 import { HatchDefs } from '#draw/hatch.tsx'
 import { SpoolFace } from '#draw/spool-drawing.tsx'
 import { WaterRing } from '#draw/spool-ring.tsx'
-import type { State } from '#journal/state.ts'
 import { useJournalTools, usePreferences } from '#session/journal-context.tsx'
 import type { ClockedSpool } from '#session/spools/spool-clock.ts'
 import { dayMonthText } from '#ui/dates.ts'
 import { shortName } from '#ui/format.ts'
 import { InkLink } from '#ui/ink-link.tsx'
-import { clockWords, nameBeside, placeWords, shortPlaceWords } from '#ui/spool-words.ts'
-import { boardFrame, heightOfMs, SCALE, SCALE_LINES, heightOfDays, type BoardFrame } from './board-frame.ts'
+import { clockWords, nameBeside, placeWords, shortPlaceWords, type Places } from '#ui/spool-words.ts'
+import {
+  boardFrame,
+  boardRows,
+  heightOfDays,
+  heightOfMs,
+  SCALE,
+  SCALE_LINES,
+  type BoardFrame,
+} from './board-frame.ts'
 import css from './spools.module.css'
 
 interface Props {
   readonly spools: readonly ClockedSpool[]
-  readonly boxes: State['boxes']
+  readonly places: Places
   readonly widthPx: number
   readonly nowMs: number
   /** Words under runs of spools that stand alike. */
@@ -21,46 +28,53 @@ interface Props {
 }
 
 /** All spools on one board, to one scale; over each how long it may be counted on where it stands. */
-export function SpoolsBoard({ spools, boxes, widthPx, nowMs, isByNeed }: Props) {
+export function SpoolsBoard({ spools, places, widthPx, nowMs, isByNeed }: Props) {
   const { dark } = usePreferences()
   const tallest = spools.reduce((most, one) => Math.max(most, one.spool.rimDiameterMm), 0)
   const frame = boardFrame(widthPx, spools.length, tallest)
-  const rows = Array.from({ length: Math.ceil(spools.length / frame.perRow) }, (_, row) =>
-    spools.slice(row * frame.perRow, (row + 1) * frame.perRow),
+  const { rows, heightPx } = boardRows(
+    spools,
+    frame,
+    ({ clock }) => clock.is === 'no limit' || clock.is === 'sealed',
   )
   return (
     <svg
       width={widthPx}
-      height={rows.length * frame.rowPx}
+      height={heightPx}
       className={css.board}
       role="group"
       aria-label="Spools, each with how long it may be counted on"
     >
       <HatchDefs spools={spools.map(one => one.spool)} dark={dark} />
-      {rows.map((row, i) => (
-        <g key={i} transform={`translate(0 ${i * frame.rowPx})`}>
-          <TimeScale frame={frame} />
+      {rows.map(({ row, own, yPx }) => (
+        <g key={yPx} transform={`translate(0 ${yPx})`}>
+          <TimeScale frame={own} />
           {row.map((one, slot) => (
             <OneSpool
               key={one.spool.spoolId}
               one={one}
-              x={frame.left + (slot + 0.5) * frame.slotPx}
-              frame={frame}
-              boxes={boxes}
+              x={own.left + (slot + 0.5) * own.slotPx}
+              frame={own}
+              places={places}
               nowMs={nowMs}
             />
           ))}
-          {isByNeed && <Braces row={row} frame={frame} />}
+          {isByNeed && <Braces row={row} frame={own} />}
         </g>
       ))}
     </svg>
   )
 }
 
-function TimeScale({ frame: { widthPx, todayY, boardY } }: { readonly frame: BoardFrame }) {
+function TimeScale({ frame: { widthPx, todayY, topY, boardY, isLow } }: { readonly frame: BoardFrame }) {
   return (
     <g aria-hidden="true">
-      {SCALE_LINES.map(([days, word]) => (
+      {isLow && (
+        <text x="0" y={topY + 14} className={css.scaleWord}>
+          over 26 weeks
+        </text>
+      )}
+      {(isLow ? [] : SCALE_LINES).map(([days, word]) => (
         <g key={days}>
           <path d={`M0 ${todayY - heightOfDays(days)}H${widthPx}`} className={css.scaleLine} />
           <text x="0" y={todayY - heightOfDays(days) - 4} className={css.scaleWord}>
@@ -81,20 +95,20 @@ function OneSpool({
   one,
   x,
   frame,
-  boxes,
+  places,
   nowMs,
 }: {
   readonly one: ClockedSpool
   readonly x: number
   readonly frame: BoardFrame
-  readonly boxes: State['boxes']
+  readonly places: Places
   readonly nowMs: number
 }) {
   const { maker } = useJournalTools()
   const { spool, nextWord, meanWord } = one
   const { boardY, todayY, slotPx } = frame
   const rim = (spool.rimDiameterMm / 2) * SCALE
-  const place = shortPlaceWords(spool, boxes)
+  const place = shortPlaceWords(spool, places)
   const letters = Math.floor(slotPx / 7)
   // a name begins with what is seen, in its order
   const seen = [
@@ -108,11 +122,13 @@ function OneSpool({
   return (
     <InkLink
       to={`/spools/${spool.spoolId}`}
-      label={`${seen}: ${placeWords(spool, boxes)}, ${nextWord ? `next print ${nextWord}, ` : ''}${clockWords(one, nowMs, maker.zone)}`}
+      label={`${seen}: ${placeWords(spool, places)}, ${nextWord ? `next print ${nextWord}, ` : ''}${clockWords(one, nowMs, maker.zone)}`}
     >
       {/* spaces, so that a name is read as it is seen */}
       <Stem one={one} x={x} frame={frame} nowMs={nowMs} />{' '}
-      {one.clock.is !== 'past' && <path d={`M${x} ${todayY}V${boardY - 2 * rim}`} className={css.tie} />}
+      {one.clock.is !== 'past' && one.clock.is !== 'drying' && (
+        <path d={`M${x} ${todayY}V${boardY - 2 * rim}`} className={css.tie} />
+      )}
       <SpoolFace spool={spool} scale={SCALE} x={x - rim} y={boardY} />
       <g transform={`translate(${x} ${boardY - rim})`}>
         {nextWord && <WaterRing word={nextWord} radius={rim} scale={0.62} />}
@@ -144,7 +160,9 @@ const stemWord = (clock: ClockedSpool['clock'], zone: string): string =>
     ? 'past it'
     : clock.is === 'until'
       ? dayMonthText(clock.usualMs ?? clock.earlyMs, zone)
-      : ''
+      : clock.is === 'drying'
+        ? 'drying'
+        : ''
 
 /** From today up to the day it may be counted on, thinning to the last it can be; a line that runs out has no limit. */
 function Stem({
@@ -159,9 +177,14 @@ function Stem({
   readonly nowMs: number
 }) {
   const { maker } = useJournalTools()
-  if (clock.is === 'past')
+  if (clock.is === 'past' || clock.is === 'drying')
     return (
-      <text x={x} y={todayY - 6} textAnchor="middle" className={css.pastWord}>
+      <text
+        x={x}
+        y={todayY - 6}
+        textAnchor="middle"
+        className={clock.is === 'past' ? css.pastWord : css.dryingWord}
+      >
         {stemWord(clock, maker.zone)}
       </text>
     )

@@ -3,14 +3,13 @@ import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { SpoolRing } from '#draw/spool-ring.tsx'
 import { HatchDefs } from '#draw/hatch.tsx'
-import type { State } from '#journal/state.ts'
 import { useJournalTools, usePreferences } from '#session/journal-context.tsx'
 import { useJournal } from '#session/journal-query.ts'
 import { byNeed, clockedSpool, type ClockedSpool } from '#session/spools/spool-clock.ts'
 import { useSpoolReports } from '#session/spools/use-spool-reports.ts'
 import { ChoiceRow } from '#ui/choice-row.tsx'
 import { later } from '#ui/later.tsx'
-import { clockWords, placeWords, spoolsSentence } from '#ui/spool-words.ts'
+import { clockWords, placeWords, spoolsSentence, type Places } from '#ui/spool-words.ts'
 import { SpoolsBoard } from './spools-board.tsx'
 import hand from '#ui/hand.module.css'
 import css from './spools.module.css'
@@ -39,12 +38,12 @@ export function SpoolsPage() {
     [state.spools],
   )
   const known = useSpoolReports(owned)
-  const clocked = known.map(one => clockedSpool(one, state.materials)).sort(byNeed)
+  const clocked = known.map(one => clockedSpool(one, state)).sort(byNeed)
   const { answer, behind } = spoolsSentence(clocked, nowMs, maker.zone)
   const found = inOrder(
-    clocked.filter(one => isMeant(one, sought, state.boxes)),
+    clocked.filter(one => isMeant(one, sought, state)),
     sort,
-    state.boxes,
+    state,
   )
   const reckoning = clocked.some(one => one.clock.is === 'reckoning')
   const [first] = clocked
@@ -57,10 +56,19 @@ export function SpoolsPage() {
           </h1>
           <p className={hand.behind}>{behind}</p>
         </div>
-        <div className={hand.acts}>
-          <button type="button" className={hand.worded} onClick={() => setAdding(true)}>
+        <div className={`${hand.acts} ${css.acts}`}>
+          <button
+            type="button"
+            className={owned.length > 0 ? hand.worded : hand.filled}
+            onClick={() => setAdding(true)}
+          >
             Add one
           </button>
+          {owned.length > 0 && (
+            <Link to={`${base}/labels`} className={hand.worded}>
+              Labels
+            </Link>
+          )}
           {first?.clock.is === 'past' && (
             <Link
               to={`${base}/spools/${first.spool.spoolId}/dry`}
@@ -100,7 +108,7 @@ export function SpoolsPage() {
         {width > 0 && found.length > 0 && width >= NARROW_PX && (
           <SpoolsBoard
             spools={found}
-            boxes={state.boxes}
+            places={state}
             widthPx={width}
             nowMs={nowMs}
             isByNeed={sort === 'need'}
@@ -130,7 +138,7 @@ function SpoolsList({ spools }: { readonly spools: readonly ClockedSpool[] }) {
               <SpoolRing spool={one.spool} word={one.nextWord} meanWord={one.meanWord} />
               <span>
                 <span className={css.rowName}>{one.spool.name}</span>{' '}
-                <span className={hand.pencil}>{placeWords(one.spool, state.boxes)}</span>
+                <span className={hand.pencil}>{placeWords(one.spool, state)}</span>
                 <br />
                 {one.nextWord && (
                   <span className={one.nextWord === 'expect trouble' ? hand.trouble : undefined}>
@@ -147,18 +155,18 @@ function SpoolsList({ spools }: { readonly spools: readonly ClockedSpool[] }) {
   )
 }
 
-function isMeant({ spool }: ClockedSpool, sought: string, boxes: State['boxes']): boolean {
+function isMeant({ spool }: ClockedSpool, sought: string, places: Places): boolean {
   const words = sought.trim().toLocaleLowerCase().split(/\s+/)
-  const text = [spool.name, spool.material, placeWords(spool, boxes), spool.maker ?? '']
+  const text = [spool.name, spool.material, placeWords(spool, places), spool.maker ?? '']
     .join(' ')
     .toLocaleLowerCase()
   return words.every(word => text.includes(word))
 }
 
-function inOrder(spools: readonly ClockedSpool[], sort: Sort, boxes: State['boxes']): ClockedSpool[] {
+function inOrder(spools: readonly ClockedSpool[], sort: Sort, places: Places): ClockedSpool[] {
   // what they are sorted by comes first, what needs one first within it
   if (sort === 'need') return [...spools]
   const keyOf = (one: ClockedSpool) =>
-    sort === 'material' ? one.spool.material : placeWords(one.spool, boxes)
+    sort === 'material' ? one.spool.material : placeWords(one.spool, places)
   return [...spools].sort((a, b) => keyOf(a).localeCompare(keyOf(b)) || byNeed(a, b))
 }

@@ -1,3 +1,4 @@
+import { greatest, least } from '#units/extremes.ts'
 import { Link } from 'react-router'
 import { truePercent } from '#core/reading/display-check.ts'
 import type { BoxView } from '#journal/box-view.ts'
@@ -40,7 +41,7 @@ export function TwoDisplays({ view }: { readonly view: BoxView }) {
       : []
   })
   const values = rows.flatMap(row => [row.shown, row.air])
-  const [low, high] = [Math.floor(Math.min(...values)) - 2, Math.ceil(Math.max(...values)) + 2]
+  const [low, high] = [Math.floor(least(values)) - 2, Math.ceil(greatest(values)) + 2]
   const x = (rh: number) => NAME_PX + ((rh - low) / (high - low)) * (WIDTH - NAME_PX - 8)
   const axisY = rows.length * ROW_PX + 8
   const step = high - low > 12 ? 5 : 2

@@ -1,3 +1,4 @@
+import { greatest } from '#units/extremes.ts'
 import { LineChart, ScatterChart } from 'echarts/charts'
 import { GridComponent, MarkAreaComponent, MarkLineComponent, MarkPointComponent } from 'echarts/components'
 import * as echarts from 'echarts/core'
@@ -52,9 +53,9 @@ export default function WrongChart({
     const [ink, pencil, band, ground] = ['--ink', '--pencil', '--band', '--ground'].map(colour)
     const text = { fontFamily: FONT, fontSize: 13.5, color: ink }
     const top = Math.max(
+      greatest(data.readings.map(([, rh]) => rh + 3)),
+      greatest(data.lines.flatMap(line => line.map(([, rh]) => Math.min(100, rh + 2)))),
       data.target + 6,
-      ...data.readings.map(([, rh]) => rh + 3),
-      ...data.lines.flatMap(line => line.map(([, rh]) => Math.min(100, rh + 2))),
     )
     const months = monthStarts(data.fromMs, data.toMs)
     const chart = echarts.init(host.current, null, { renderer: 'svg', width, height })

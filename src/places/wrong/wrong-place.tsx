@@ -11,6 +11,7 @@ import { useJournal } from '#session/journal-query.ts'
 import { knownBox } from '#session/known-box.ts'
 import { useReport } from '#session/reports.ts'
 import { useWriteAct } from '#session/writing.ts'
+import { Refused } from '#ui/refused.tsx'
 import { msFromSeconds } from '#units/time.ts'
 import { shortDayText } from '#ui/dates.ts'
 import { Figure } from '#ui/figure.tsx'
@@ -176,42 +177,45 @@ function Acts({ view, first }: Pick<PageProps, 'view'> & { readonly first: Wrong
   const renew = `${base}/box/${box.boxId}?do=renewing`
   const isLeak = first.cause === 'leak' || first.cause === 'too few beads'
   return (
-    <div className={`${hand.acts} ${css.acts}`}>
-      {!freshBeadsHelp(first.cause) && view.charges.length > 0 && (
-        <button type="button" className={hand.worded} onClick={() => void navigate(renew)}>
-          Renew anyway
-        </button>
-      )}
-      {first.amiss && first.cause !== 'damp' && (
-        <button type="button" className={hand.worded} disabled={write.isPending} onClick={opened}>
-          It was opened
-        </button>
-      )}
-      {isLeak && (
-        <button type="button" className={hand.filled} disabled={write.isPending} onClick={sealed}>
-          It is sealed now
-        </button>
-      )}
-      {freshBeadsHelp(first.cause) && (
-        <button type="button" className={hand.filled} onClick={() => void navigate(renew)}>
-          Renew the beads
-        </button>
-      )}
-      {first.cause === 'display' && (
-        <button type="button" className={hand.filled} onClick={() => void navigate(`${base}/kit/displays`)}>
-          Check it in one bag
-        </button>
-      )}
-      {first.cause === 'damp' && (
-        <button
-          type="button"
-          className={hand.filled}
-          onClick={() => void navigate(`${base}/box/${box.boxId}?do=moving`)}
-        >
-          Take it out
-        </button>
-      )}
-    </div>
+    <>
+      {write.error && <Refused error={write.error} remedy="press it again" />}
+      <div className={`${hand.acts} ${css.acts}`}>
+        {!freshBeadsHelp(first.cause) && view.charges.length > 0 && (
+          <button type="button" className={hand.worded} onClick={() => void navigate(renew)}>
+            Renew anyway
+          </button>
+        )}
+        {first.amiss && first.cause !== 'damp' && (
+          <button type="button" className={hand.worded} disabled={write.isPending} onClick={opened}>
+            It was opened
+          </button>
+        )}
+        {isLeak && (
+          <button type="button" className={hand.filled} disabled={write.isPending} onClick={sealed}>
+            It is sealed now
+          </button>
+        )}
+        {freshBeadsHelp(first.cause) && (
+          <button type="button" className={hand.filled} onClick={() => void navigate(renew)}>
+            Renew the beads
+          </button>
+        )}
+        {first.cause === 'display' && (
+          <button type="button" className={hand.filled} onClick={() => void navigate(`${base}/kit/displays`)}>
+            Check it in one bag
+          </button>
+        )}
+        {first.cause === 'damp' && (
+          <button
+            type="button"
+            className={hand.filled}
+            onClick={() => void navigate(`${base}/box/${box.boxId}?do=moving`)}
+          >
+            Take it out
+          </button>
+        )}
+      </div>
+    </>
   )
 }
 const LONG_OPEN_S = 3600

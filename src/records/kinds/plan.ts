@@ -8,7 +8,7 @@ import {
   LID_LIST,
   MATERIAL_LIST,
   ROD_LIST,
-  SPOOL_BODY_LIST,
+  WISHED_BODY_LIST,
   SPOOL_CLASS_LIST,
   WALL_LIST,
 } from '../picklists.ts'
@@ -45,7 +45,7 @@ const wish = v.variant('of', [
     of: v.literal('class'),
     sizeClass: v.picklist(SPOOL_CLASS_LIST),
     material: v.picklist(MATERIAL_LIST),
-    body: v.picklist(SPOOL_BODY_LIST),
+    body: v.picklist(WISHED_BODY_LIST),
     count: whole(1, 20),
   }),
   // of a size of its own, that nobody owns yet, or from somebody else's plan
@@ -53,7 +53,7 @@ const wish = v.variant('of', [
     of: v.literal('sized'),
     name: nameField,
     material: v.picklist(MATERIAL_LIST),
-    body: v.picklist(SPOOL_BODY_LIST),
+    body: v.picklist(WISHED_BODY_LIST),
     rimDiameterMm: finite(40, 500),
     widthMm: finite(10, 300),
     boreMm: finite(5, 200),

@@ -43,6 +43,8 @@ const made = v.strictObject({
   body: told(v.picklist(SPOOL_BODY_LIST)),
   strandMm: told(v.picklist(STRAND_LIST)),
   maker: told(nameField),
+  /** What the slicer calls the settings it prints well with. */
+  preset: told(nameField),
   wetness: v.picklist(WETNESS),
   wetnessKnown: knowledgeField,
   where: whereabouts,
@@ -78,9 +80,11 @@ type Payload = Record<string, unknown>
 const allowBag = (payload: Payload): Payload => payload
 /** Version 3 (a change: 2) knows maker, body, bore, strand and how the size is known. */
 const allowBody = (payload: Payload): Payload => payload
+/** Version 4 (a change: 3) knows print presets, and moulded bodies by what they are of. */
+const allowPreset = (payload: Payload): Payload => payload
 export const spoolUpgraders = {
-  'spool.made': [allowBag, allowBody],
-  'spool.changed': [allowBody],
+  'spool.made': [allowBag, allowBody, allowPreset],
+  'spool.changed': [allowBody, allowPreset],
   'spool.moved': [allowBag],
 } as const
 export type Whereabouts = v.InferOutput<typeof whereabouts>

@@ -38,6 +38,7 @@ const spoolAs = (spool: SpoolRecord): SpoolWanted => ({
   grossG: null,
   emptyG: spool.emptyG,
   body: spool.body ?? null,
+  preset: spool.preset ?? null,
   strandMm: spool.strandMm ?? 1.75,
   rimDiameterMm: spool.rimDiameterMm,
   widthMm: spool.widthMm,

@@ -19,7 +19,7 @@ export function changeDrafts(
   switch (after.kind) {
     case 'spool': {
       const payload: Record<string, unknown> = {}
-      for (const key of ['name', 'material', 'colour', 'emptyG', 'strandMm', 'boreMm', 'maker'])
+      for (const key of ['name', 'material', 'colour', 'emptyG', 'strandMm', 'boreMm', 'maker', 'preset'])
         if (changed(key)) payload[key] = valueIn(after, key)
       if (changed('filamentG'))
         Object.assign(payload, {

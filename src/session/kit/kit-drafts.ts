@@ -225,6 +225,7 @@ function spoolDrafts(wanted: SpoolWanted, known: KnownBy, name: string, context:
         ...(body === null ? {} : { body }),
         ...(strandMm === 1.75 ? {} : { strandMm }),
         ...(by === null ? {} : { maker: by }),
+        ...(wanted.preset === null ? {} : { preset: wanted.preset }),
         wetness: wanted.wetness,
         wetnessKnown: wanted.wetness === 'unknown' ? 'assumed' : known('wetness', 'openedOn', 'driedOn'),
         where: begins,

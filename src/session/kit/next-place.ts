@@ -1,3 +1,4 @@
+import { greatest } from '#units/extremes.ts'
 /** Millimetres left free at a board's end. */
 const BOARD_END_MM = 40
 const FULL_MM = 2368
@@ -9,8 +10,8 @@ export function nextPlace(
   widthMm: number,
 ): { board: number; leftMm: number } {
   if (boxes.length === 0) return { board: 0, leftMm: BOARD_END_MM }
-  const board = Math.max(...boxes.map(box => box.board))
-  const endMm = Math.max(...boxes.filter(box => box.board === board).map(box => box.leftMm + box.widthMm))
+  const board = greatest(boxes.map(box => box.board))
+  const endMm = greatest(boxes.filter(box => box.board === board).map(box => box.leftMm + box.widthMm))
   const leftMm = Math.round(endMm + GAP_MM)
   return leftMm + widthMm + BOARD_END_MM <= FULL_MM
     ? { board, leftMm }

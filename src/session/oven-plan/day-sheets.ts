@@ -1,3 +1,4 @@
+import { greatest } from '#units/extremes.ts'
 import { bakingKWh } from '#core/renewal/baking.ts'
 import { dayAtOven, type DayAtOven } from '#core/renewal/day-at-oven.ts'
 import { heatAt, type Heat } from '#core/renewal/heat-source.ts'
@@ -53,7 +54,7 @@ export function daySheets(question: PlanQuestion, plan: OvenPlan): DaySheet[] {
   return plan.sessions.map(({ at, boxIds }, i) => {
     const round = rounds[i]!
     const batches = round.batches.map((chargeIds): SheetBatch => {
-      const minutes = Math.round(Math.max(...chargeIds.map(hotMinutes)))
+      const minutes = Math.round(greatest(chargeIds.map(hotMinutes)))
       const waterG = chargeIds.reduce((sum, id) => sum + (plans.get(id)?.waterOutG.middle ?? 0), 0)
       return {
         chargeIds,

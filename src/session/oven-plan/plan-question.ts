@@ -1,16 +1,18 @@
+import { greatest } from '#units/extremes.ts'
 import { vapourPressureOfRhPa } from '#core/air/vapour.ts'
 import type { FreshHolds } from '#core/estimate/fresh-holds.ts'
-import type { BoxFacts } from '#core/evidence/facts.ts'
 import type { BoxReport } from '#core/estimate/report.ts'
 import { fillingShare } from '#core/renewal/batches.ts'
 import { besideMinutes, fillingMinutes } from '#core/renewal/day-at-oven.ts'
 import type { ChargeToHeat, HeatThese } from '#core/renewal/heat-these.ts'
 import {
-  freshHeldDays,
+  freshBeadsHold,
   lastDayFreshHeld,
+  lastHeatedS,
   LEAST_DAYS,
   lastDayHeld,
   mayLeave,
+  restsUntilDay,
   shareThatMayLeave,
   surelyHeldDays,
   valueAtShare,
@@ -36,8 +38,6 @@ import { ovenDaysFrom, toldDays, type CalendarOvenDay, type ToldDays } from './t
 export const HORIZON_DAYS = 182
 /** A charge that holds so little water of its dry mass is ready to go in. */
 const READY_SHARE = 0.1
-/** Fresh beads that hold for less than this in the middle do not hold. */
-const LEAST_HELD_DAYS = 3
 /** The shortest heat a day is planned with. */
 const LEAST_HOT_MINUTES = 20
 
@@ -56,6 +56,8 @@ export interface PlannedBox {
   /** Its reading is old, blind or reckoned: drawn in pencil. */
   readonly isPencil: boolean
   readonly isOver: boolean
+  /** When its beads were last heated; -Infinity: not known. */
+  readonly heatedS: number
 }
 /** Beads that lie beside the boxes and would suit one of them. */
 export interface PlannedSpare {
@@ -160,7 +162,8 @@ export function planQuestion(
     boxes: boxes.map(box => ({
       id: box.boxId,
       share: box.charges.reduce((sum, one) => sum + shareOf(one.charge), 0),
-      holdsUntil: box.isOver ? -1 : lastDayHeld(leavesS(box), secondsFromMs(today.beganMs)),
+      holdsUntil: box.isOver ? -1 : lastDayHeld(leavesS(box), secondsFromMs(today.beganMs), box.heatedS),
+      restsUntil: restsUntilDay(box.heatedS, secondsFromMs(today.beganMs)),
       freshHoldsUntil: days.map(({ day }) =>
         lastDayFreshHeld(box.fresh, {
           day,
@@ -217,9 +220,10 @@ function plannedBox(
     return 'its readings do not fit together: look first at what is wrong'
   if (!report?.leaves || !fresh || judgement.word === 'not known')
     return 'no reading that tells: read it once'
-  if (freshHeldDays(fresh, fresh[0]!.dayS, 0.5) < LEAST_HELD_DAYS)
+  if (!freshBeadsHold(fresh))
     return 'even fresh beads would not hold it for long: more beads, or a tighter lid'
-  const heatedDays = daysSinceHeat(facts, nowMs)
+  const heatedS = lastHeatedS(facts.charges)
+  const heatedDays = Math.floor(daysFromSeconds(secondsFromMs(nowMs) - heatedS))
   if (judgement.word === 'over since' && heatedDays < LEAST_DAYS)
     return `over again ${heatedDays < 2 ? 'a day' : `${heatedDays} days`} after its beads were heated: look first at what is wrong`
   const asked = state.ovenPlan.boxWishes.get(boxId)?.sure ?? sure
@@ -244,14 +248,8 @@ function plannedBox(
       view.last?.word === 'blind' ||
       report.standing?.is === 'not known yet',
     isOver: judgement.word === 'over since',
+    heatedS,
   }
-}
-
-function daysSinceHeat({ charges }: BoxFacts, nowMs: number): number {
-  const lastS = charges
-    .flatMap(charge => charge.heatings)
-    .reduce((last, { atS }) => Math.max(last, atS), -Infinity)
-  return Math.floor(daysFromSeconds(secondsFromMs(nowMs) - lastS))
 }
 
 function strainedAmong(
@@ -270,8 +268,8 @@ const DAY_S = 86_400
 /** Minutes of the longest heat, of each charge by itself. */
 export const longestHeat = (plans: PlanQuestion['plans']): number =>
   Math.max(
+    greatest([...plans.values()].map(plan => Math.round(plan.minutes.middle * plan.bed.batches))),
     LEAST_HOT_MINUTES,
-    ...[...plans.values()].map(plan => Math.round(plan.minutes.middle * plan.bed.batches)),
   )
 
 /** Charges that lie beside the boxes and would suit one of these. */

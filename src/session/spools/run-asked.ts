@@ -5,14 +5,6 @@ import type { DryingRunRecord, SpoolRecord, State } from '#journal/state.ts'
 import { secondsFromMs } from '#units/time.ts'
 import { roomOfSpool, spoolAsked, type PastOf } from './spool-asked.ts'
 
-/** The run of a spool that is under way. */
-export const openRun = (state: State, spoolId: string): DryingRunRecord | undefined =>
-  [...state.dryingRuns.values()].findLast(run => run.spoolId === spoolId && run.endedMs === null)
-
-/** The last one, under way or ended. */
-export const lastRun = (state: State, spoolId: string): DryingRunRecord | undefined =>
-  [...state.dryingRuns.values()].findLast(run => run.spoolId === spoolId)
-
 /** How far past the last thing that happened it is looked ahead: so a page that ticks asks nothing anew. */
 const STEP_S = 4 * 3600
 

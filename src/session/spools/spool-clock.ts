@@ -2,6 +2,7 @@ import type { SpoolReport } from '#core/spool/spool-report.ts'
 import { spoolWord, type SpoolWord } from '#core/verdict/spool.ts'
 import type { SpoolRecord, State } from '#journal/state.ts'
 import { msFromSeconds } from '#units/time.ts'
+import { openRun } from '#journal/spool-runs.ts'
 import type { KnownSpool } from './use-spool-reports.ts'
 
 /** What a spool's next print may count on, where the spool is now. */
@@ -18,6 +19,8 @@ export type SpoolClock =
       readonly usualMs: number | null
       readonly lateMs: number | null
     }
+  /** In the dryer: its run says when. */
+  | { readonly is: 'drying' }
   /** It never comes to its limit here, or has none. */
   | { readonly is: 'no limit' }
   | { readonly is: 'sealed' }
@@ -35,13 +38,17 @@ export interface ClockedSpool {
 
 export function clockedSpool(
   { spool, report, error }: KnownSpool,
-  materials: State['materials'],
+  state: Pick<State, 'materials' | 'dryingRuns'>,
 ): ClockedSpool {
-  const material = materials[spool.material]
+  const material = state.materials[spool.material]
   return {
     spool,
     report: report ?? null,
-    clock: error ? { is: 'failed' } : clockOf(spool, report),
+    clock: error
+      ? { is: 'failed' }
+      : report && openRun(state, spool.spoolId)
+        ? { is: 'drying' }
+        : clockOf(spool, report),
     nextWord: report ? spoolWord(material, report.next.middle) : null,
     meanWord: report ? spoolWord(material, report.mean.middle) : null,
     isAssumed: spool.wetnessKnown === 'assumed' || spool.wetness === 'unknown',
@@ -81,11 +88,12 @@ export const byNeed = (a: ClockedSpool, b: ClockedSpool): number =>
 const RANK: Readonly<Record<SpoolClock['is'], number>> = {
   past: 0,
   failed: 1,
-  until: 2,
-  'no limit': 3,
-  sealed: 4,
-  reckoning: 5,
-  empty: 6,
+  drying: 2,
+  until: 3,
+  'no limit': 4,
+  sealed: 5,
+  reckoning: 6,
+  empty: 7,
 }
 const rank = ({ clock }: ClockedSpool): number => RANK[clock.is]
 const when = ({ clock }: ClockedSpool): number =>

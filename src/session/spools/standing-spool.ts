@@ -6,7 +6,7 @@ import type { SpoolRecord, State } from '#journal/state.ts'
 export const standingSpool = (
   { materials }: Pick<State, 'materials'>,
   spool: SpoolRecord,
-  { size, filamentG, ringsRhPercent }: SpoolReport,
+  { size, filamentG, ringsRhPercent, own }: SpoolReport,
 ): DryAsked['at'] => ({
   spool: {
     id: spool.spoolId,
@@ -17,4 +17,5 @@ export const standingSpool = (
   },
   filamentG,
   ringsRhPercent,
+  ...(own ? { own } : {}),
 })

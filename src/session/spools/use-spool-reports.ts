@@ -7,7 +7,8 @@ import { useJournal } from '../journal-query.ts'
 import type { JournalView } from '../journal-view.ts'
 import { knownBox, type KnownBox } from '../known-box.ts'
 import { reportQuery, spoolQuery } from '../reports.ts'
-import { boxesOfSpool, spoolAsked } from './spool-asked.ts'
+import { spoolAndRun } from './spool-and-run.ts'
+import { boxesOfSpool } from './spool-asked.ts'
 
 export interface KnownSpool {
   readonly spool: SpoolRecord
@@ -55,7 +56,7 @@ export function useSpoolReports(spools: readonly SpoolRecord[]): KnownSpool[] {
       spools.map(spool => {
         const of = boxesOfSpool(spool, journal.nowMs)
         const itsBoxes = boxes.filter(({ view }) => of.includes(view.box.boxId))
-        return spoolAsked(journal.state, spool, spoolTimeMs(journal, spool, itsBoxes), id => pastOf.get(id))
+        return spoolAndRun(journal.state, spool, spoolTimeMs(journal, spool, itsBoxes), id => pastOf.get(id))
       }),
     // boxes and their reports are lists anew at every drawing; what is in them changes with these
     // eslint-disable-next-line react-hooks/exhaustive-deps

@@ -16,10 +16,12 @@ import { roomWeather, WEATHER_STEP_S } from './weather.ts'
 
 /** A box that has stood for twelve weeks, and may be lived through half a year more. Days count from today. */
 export interface BoxLife {
+  /** Today, from the beginning of 1970. */
+  readonly todayS: number
   /** What its owner knows on a day, its beads heated on these days before it. */
   readonly factsOn: (day: number, renewalDays: readonly number[]) => BoxFacts
-  /** Days over its target if its beads are heated on these days; the first two after each heat are spared. */
-  readonly offDays: (renewalDays: readonly number[]) => number
+  /** Days over its target if its beads are heated on these days; the first two after each heat are spared, and these. */
+  readonly offDays: (renewalDays: readonly number[], apart: ReadonlySet<number>) => number
   /** Of these days, looked at one after the other, those on which its beads look dark: on them they are heated. */
   readonly darkDays: (days: readonly number[]) => number[]
 }
@@ -102,13 +104,14 @@ export function boxLife(shelf: number, box: number): BoxLife {
     return rh.slice(at, at + PER_DAY).sort()[PER_DAY / 2]!
   }
   return {
+    todayS,
     factsOn,
-    offDays: days => {
+    offDays: (days, apart) => {
       const rh = airFrom(days)
       const spared = new Set(days.flatMap(day => [day, day + 1, day + 2]))
       let off = 0
       for (let day = 0; day < AHEAD_DAYS; day++)
-        if (!spared.has(day) && middleOfDay(rh, day) > told.targetRhPercent!) off++
+        if (!spared.has(day) && !apart.has(day) && middleOfDay(rh, day) > told.targetRhPercent!) off++
       return off
     },
     darkDays: days => {

@@ -1,3 +1,4 @@
+import { least } from '#units/extremes.ts'
 import { secondsFromDays, secondsFromHours } from '#units/time.ts'
 import { perCubicMetreFromPerLitre } from '#units/volume.ts'
 import { vapourPressurePa } from '#core/air/vapour.ts'
@@ -228,17 +229,15 @@ export function makeHistory(wish: HistoryWish): History {
       spools: spoolsTold,
       room: { ...setting.told.room, readings: roomReadings },
       readings,
-      targetRhPercent: Math.min(
-        ...spoolsTold.filter(spool => spool.outS === null).map(spool => spool.material.targetRhPercent),
+      targetRhPercent: least(
+        spoolsTold.filter(spool => spool.outS === null).map(spool => spool.material.targetRhPercent),
       ),
     },
     leftS: leaves(
       run.airRhPercent,
       fromS,
       nowS,
-      Math.min(
-        ...spoolsTold.filter(spool => spool.outS === null).map(spool => spool.material.targetRhPercent),
-      ),
+      least(spoolsTold.filter(spool => spool.outS === null).map(spool => spool.material.targetRhPercent)),
     ),
     trueRhPercent,
   }

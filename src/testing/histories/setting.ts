@@ -1,3 +1,4 @@
+import { least } from '#units/extremes.ts'
 import { secondsFromDays } from '#units/time.ts'
 import { percentFromFraction } from '#units/ratio.ts'
 import { LIDS, type LidKind } from '#core/container/lid.ts'
@@ -74,7 +75,7 @@ export function drawSetting(random: RandomSource, fromS: number, wish: SettingWi
     room: { profile, readings: [], knowledge: 'told' },
     hygrometer: USUAL_HYGROMETER,
     readings: [],
-    targetRhPercent: Math.min(...shelf.map(id => MATERIALS[id].targetRhPercent)),
+    targetRhPercent: least(shelf.map(id => MATERIALS[id].targetRhPercent)),
   }
   const [leastG, mostG] = wish.dryMassG ?? [25, 450]
   const wanted = generous * wantedG(told, kind, plannedDays, shelf.length)

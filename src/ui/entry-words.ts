@@ -17,67 +17,14 @@ export interface EntryWords {
   readonly says: string
 }
 
-const KIND_WORDS: Readonly<Record<Entry['kind'], string>> = {
-  'room.made': 'room entered',
-  'room.changed': 'room changed',
-  'room.retired': 'room gone',
-  'box.made': 'set up',
-  'box.changed': 'changed',
-  'box.moved': 'moved on the shelf',
-  'box.opened': 'lid opened',
-  'box.sealed': 'lid mended',
-  'box.unread': 'display not read',
-  'box.sealTestBegun': 'seal test begun',
-  'box.sealTested': 'seal test',
-  'box.retired': 'box put away for good',
-  'charge.made': 'beads entered',
-  'charge.changed': 'beads changed',
-  'charge.moved': 'beads moved',
-  'charge.weighed': 'beads weighed',
-  'charge.heated': 'beads heated',
-  'charge.looked': 'bead colour',
-  'charge.replaced': 'beads swapped',
-  'charge.retired': 'beads retired',
-  'spool.made': 'spool entered',
-  'spool.changed': 'spool changed',
-  'spool.moved': 'spool moved',
-  'spool.dried': 'spool dried',
-  'spool.weighed': 'spool weighed',
-  'spool.printed': 'printed',
-  'drying.begun': 'drying begun',
-  'drying.weighed': 'weighed while it dries',
-  'drying.heat': 'heat of a dryer',
-  'drying.ended': 'drying ended',
-  'instrument.made': 'hygrometer entered',
-  'instrument.changed': 'hygrometer changed',
-  'instrument.moved': 'hygrometer moved',
-  'instrument.checked': 'displays checked',
-  'instrument.cell': 'fresh cell',
-  'instrument.retired': 'hygrometer put away for good',
-  'plan.made': 'plan begun',
-  'plan.changed': 'plan changed',
-  'plan.retired': 'plan put away',
-  'scale.made': 'scale entered',
-  'scale.changed': 'scale changed',
-  'scale.retired': 'scale put away for good',
-  'heatSource.made': 'heat source entered',
-  'heatSource.changed': 'heat source changed',
-  'heatSource.measured': 'heat measured',
-  'heatSource.retired': 'heat source put away for good',
-  'session.begun': 'heating begun',
-  'session.stepped': 'step at the oven',
-  'session.weighed': 'weighed while hot',
-  'session.ended': 'heating ended',
-  'ovenDays.told': 'days at the oven',
-  'ovenDays.wished': 'wish for a day',
-  'renewal.wished': 'wish for a box',
-  'ovenPlan.seen': 'plan seen',
-  'reading.taken': 'reading',
-  'value.overridden': 'own value',
-}
+const TROUBLE_WORDS = {
+  wet: 'wet',
+  'heat or retraction': 'heat or retraction',
+  printer: 'the printer',
+  brittle: 'brittle filament',
+} as const
+const SCHOOL_WORDS = { gentle: 'well below where it softens', hot: 'as hot as all parts stand' } as const
 const DAY_WISHES = { pinned: 'heat beads then', struck: 'not that day', none: 'as the plan wants' } as const
-export const kindWords = (kind: Entry['kind']): string => KIND_WORDS[kind]
-
 export function entryWords(entry: Entry, state: State, measures: Measures): EntryWords {
   const { temperature, weight, length } = measures
   const boxName = (id: string | null) =>
@@ -104,7 +51,7 @@ export function entryWords(entry: Entry, state: State, measures: Measures): Entr
         says: `set up, ${length.bare(entry.payload.widthMm)} × ${length.bare(entry.payload.depthMm)} × ${length.text(entry.payload.heightMm)}, ${LIDS[entry.payload.lid].name}`,
       }
     case 'box.changed':
-      return { about: boxName(entry.payload.boxId), says: changesIn(entry.payload) }
+      return { about: boxName(entry.payload.boxId), says: changesIn(entry.payload, measures) }
     case 'box.sealed':
       return {
         about: boxName(entry.payload.boxId),
@@ -152,14 +99,14 @@ export function entryWords(entry: Entry, state: State, measures: Measures): Entr
     case 'scale.changed':
       return {
         about: state.scales.get(entry.payload.scaleId)?.name ?? 'a scale',
-        says: changesIn(entry.payload),
+        says: changesIn(entry.payload, measures),
       }
     case 'scale.retired':
       return { about: state.scales.get(entry.payload.scaleId)?.name ?? 'a scale', says: GONE }
     case 'heatSource.made':
       return { about: entry.payload.name, says: HEAT_SOURCES[entry.payload.kind].name }
     case 'heatSource.changed':
-      return { about: sourceName(entry.payload.heatSourceId), says: changesIn(entry.payload) }
+      return { about: sourceName(entry.payload.heatSourceId), says: changesIn(entry.payload, measures) }
     case 'heatSource.measured':
       return {
         about: sourceName(entry.payload.heatSourceId),
@@ -184,7 +131,7 @@ export function entryWords(entry: Entry, state: State, measures: Measures): Entr
     case 'session.ended':
       return { about: 'heating', says: entry.payload.how }
     case 'ovenDays.told':
-      return { about: 'days at the oven', says: changesIn(entry.payload) }
+      return { about: 'days at the oven', says: changesIn(entry.payload, measures) }
     case 'ovenDays.wished':
       return { about: entry.payload.day, says: DAY_WISHES[entry.payload.wish ?? 'none'] }
     case 'renewal.wished': {
@@ -207,7 +154,7 @@ export function entryWords(entry: Entry, state: State, measures: Measures): Entr
         says: `${weight.text(entry.payload.dryMassG)} of beads, ${entry.payload.boxId === null ? 'put away' : `into ${boxName(entry.payload.boxId)}`}`,
       }
     case 'charge.changed':
-      return { about: chargeName(entry.payload.chargeId), says: changesIn(entry.payload) }
+      return { about: chargeName(entry.payload.chargeId), says: changesIn(entry.payload, measures) }
     case 'charge.moved':
       return {
         about: chargeName(entry.payload.chargeId),
@@ -238,7 +185,7 @@ export function entryWords(entry: Entry, state: State, measures: Measures): Entr
         says: `${entry.payload.material}, ${weight.text(entry.payload.filamentG)}, ${whereWords(entry.payload.where, boxName)}`,
       }
     case 'spool.changed':
-      return { about: spoolName(entry.payload.spoolId), says: changesIn(entry.payload) }
+      return { about: spoolName(entry.payload.spoolId), says: changesIn(entry.payload, measures) }
     case 'spool.moved':
       return { about: spoolName(entry.payload.spoolId), says: whereWords(entry.payload.where, boxName) }
     case 'spool.dried': {
@@ -252,6 +199,26 @@ export function entryWords(entry: Entry, state: State, measures: Measures): Entr
       return { about: spoolName(entry.payload.spoolId), says: `weighed ${weight.text(entry.payload.grossG)}` }
     case 'spool.printed':
       return { about: spoolName(entry.payload.spoolId), says: `${weight.text(entry.payload.grams)} printed` }
+    case 'spool.checked': {
+      const { spoolId, verdict } = entry.payload
+      return {
+        about: spoolName(spoolId),
+        says: verdict === null ? 'cannot be told yet' : TROUBLE_WORDS[verdict],
+      }
+    }
+    case 'spool.piece': {
+      const { spoolId, looks, photos } = entry.payload
+      const photosSay =
+        photos.length === 0 ? '' : `, ${photos.length === 1 ? 'a photo' : `${photos.length} photos`}`
+      return { about: spoolName(spoolId), says: `${looks}${photosSay}` }
+    }
+    case 'chamber.warmed': {
+      const { spoolId, readings } = entry.payload
+      return {
+        about: spoolId === null ? 'an empty chamber' : spoolName(spoolId),
+        says: `${readings.length} readings`,
+      }
+    }
     case 'drying.begun': {
       const { spoolId, temperatureC, air } = entry.payload
       return { about: spoolName(spoolId), says: `at ${temperature.text(temperatureC)}, ${air}` }
@@ -272,14 +239,22 @@ export function entryWords(entry: Entry, state: State, measures: Measures): Entr
     case 'room.changed':
       return {
         about: state.rooms.get(entry.payload.roomId)?.name ?? 'a room',
-        says: changesIn(entry.payload),
+        says: changesIn(entry.payload, measures),
       }
     case 'value.overridden': {
       const { material, field, value } = entry.payload
       const { name, unit } = MATERIAL_VALUES[field]
+      const text = (own: number) => (unit === '°C' ? temperature.text(own) : `${own} ${unit}`)
       return {
         about: material,
-        says: value === null ? `${name}: the almanac’s again` : `${name} ${value} ${unit}`,
+        says: value === null ? `${name}: the almanac’s again` : `${name} ${text(value)}`,
+      }
+    }
+    case 'school.kept': {
+      const { material, spoolId, school } = entry.payload
+      return {
+        about: spoolId === null ? material : spoolName(spoolId),
+        says: school === null ? 'as nobody said' : SCHOOL_WORDS[school],
       }
     }
     case 'instrument.made':
@@ -290,7 +265,7 @@ export function entryWords(entry: Entry, state: State, measures: Measures): Entr
     case 'instrument.changed':
       return {
         about: state.instruments.get(entry.payload.instrumentId)?.name ?? 'a hygrometer',
-        says: changesIn(entry.payload),
+        says: changesIn(entry.payload, measures),
       }
     case 'instrument.cell':
       return {
@@ -315,7 +290,7 @@ export function entryWords(entry: Entry, state: State, measures: Measures): Entr
 const GONE = 'put away for good'
 
 const climateWords = (kind: string): string =>
-  kind in CLIMATES ? CLIMATES[kind as keyof typeof CLIMATES].name : 'twelve months of its own'
+  Object.hasOwn(CLIMATES, kind) ? CLIMATES[kind as keyof typeof CLIMATES].name : 'twelve months of its own'
 
 const whereWords = (
   where: Extract<Entry, { kind: 'spool.moved' }>['payload']['where'],
@@ -325,51 +300,68 @@ const whereWords = (
     ? `into ${boxName(where.boxId)}`
     : { printer: 'to the printer', open: 'into the open', bag: 'into a bag', 'used up': 'used up' }[where.at]
 
-/** "name, lid told": what a change names, in the order it was written. */
-const changesIn = (payload: object): string => {
+/** "named Stern, width 90 mm": what a change names, in the order it was written. */
+const changesIn = (payload: object, measures: Measures): string => {
   const named = Object.entries(payload)
     .filter(
       ([key, value]) =>
         !key.endsWith('Id') && !key.endsWith('Known') && value !== undefined && value !== null,
     )
-    .map(
-      ([key, value]) =>
-        `${FIELD_WORDS[key] ?? key} ${typeof value === 'object' ? 'of its own' : String(value)}`,
-    )
+    .map(([key, value]) => `${FIELD_WORDS[key] ?? key} ${valueText(key, value, measures)}`)
   return named.length > 0 ? named.join(', ') : 'nothing changed'
 }
 
+function valueText(key: string, value: unknown, { length, weight }: Measures): string {
+  if (typeof value === 'string') return value
+  if (typeof value === 'boolean') return value ? 'yes' : 'no'
+  if (typeof value !== 'number') return 'of its own'
+  // named by their metric size everywhere, and finer than a tenth
+  if (key === 'strandMm') return `${value}${THIN}mm`
+  if (key === 'stepG') return `${value}${THIN}g`
+  if (key.endsWith('Mm')) return `${length.field(value)}${THIN}${length.unit}`
+  if (key.endsWith('G')) return `${weight.field(value)}${THIN}${weight.unit}`
+  if (key.endsWith('Minutes')) return `${value}${THIN}min`
+  if (key.endsWith('Rh')) return `${value}${THIN}%`
+  return key === 'sure' ? `${inWhole(100 * value)}${THIN}%` : String(value)
+}
+
 const FIELD_WORDS: Readonly<Record<string, string>> = {
+  weekdays: 'weekdays',
+  presentMinutes: 'by the oven',
+  unattendedMinutes: 'left to itself',
+  sure: 'sure',
+  away: 'away',
   name: 'named',
-  widthMm: 'width, mm',
-  depthMm: 'depth, mm',
-  heightMm: 'height, mm',
+  widthMm: 'width',
+  depthMm: 'depth',
+  heightMm: 'height',
   lid: 'lid',
   openingsPerMonth: 'openings a month',
-  dryMassG: 'beads, g',
+  dryMassG: 'beads',
   freshness: 'fresh:',
   indicator: 'colour:',
-  filamentG: 'filament, g',
-  emptyG: 'empty spool, g',
-  cardboardG: 'cardboard, g',
+  filamentG: 'filament',
+  emptyG: 'empty spool',
+  cardboardG: 'cardboard',
   wetness: 'damp:',
   material: 'material',
-  floorPercentRh: 'least shown, %',
-  accuracyPercentRh: 'error, ±%',
+  floorPercentRh: 'least shown',
+  accuracyPercentRh: 'error ±',
   climate: 'climate',
   holder: 'holder',
   desiccant: 'kind',
   pieces: 'pieces:',
-  tareG: 'empty holder, g',
-  fillLineG: 'water until full, g',
-  rimDiameterMm: 'rim across, mm',
-  boreMm: 'bore, mm',
+  tareG: 'empty holder',
+  fillLineG: 'water until full',
+  rimDiameterMm: 'rim across',
+  boreMm: 'bore',
   body: 'spool of',
-  strandMm: 'strand, mm',
+  strandMm: 'strand',
   maker: 'maker',
+  preset: 'print preset',
   colour: 'colour',
   container: 'outline',
   wall: 'walls of',
-  wallThicknessMm: 'walls, mm',
-  stepG: 'step, g',
+  wallThicknessMm: 'walls',
+  stepG: 'step',
 }

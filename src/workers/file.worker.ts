@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { fileCalls } from './file-calls.ts'
+
+expose(fileCalls)
