@@ -39,7 +39,7 @@ export function historyOption(
         symbol: 'none',
         animation: false,
         lineStyle: { color: ink, width: 1.3, type: 'solid' },
-        label: { ...text, formatter: `target ${data.target}`, position: 'insideStartTop', distance: 2 },
+        label: { ...text, formatter: `target ${data.target}`, position: 'insideStartTop', distance: 4 },
         data: [{ yAxis: data.target }],
       },
     })
@@ -117,26 +117,44 @@ export function historyOption(
           {
             xAxis: data.nowMs,
             lineStyle: { color: ink, width: 1, type: 'solid' },
-            label: { ...text, formatter: 'today', position: 'end', distance: 2 },
+            label: { ...text, formatter: 'today', position: 'end', distance: 5 },
           },
-          ...labelled(data, widthPx).map(({ event, level, toLeft }) => ({
+          ...data.events.map(event => ({
             xAxis: event.ms,
             lineStyle: {
               color: event.kind === 'heat' ? heat : ink,
               width: event.kind === 'heat' ? 2 : 0.8,
               type: event.kind === 'heat' ? 'solid' : [2, 2],
             },
-            label: {
-              ...text,
-              color: event.kind === 'heat' ? heat : pencil,
-              formatter: event.text,
-              position: 'insideEndTop',
-              rotate: 0,
-              align: toLeft ? 'right' : 'left',
-              offset: [toLeft ? -5 : 5, 12 + level * 15],
-            },
+            label: { show: false },
           })),
         ],
+      },
+    },
+    // their words over all lines: a neighbour's passes behind them, not through
+    {
+      ...common,
+      data: [],
+      markLine: {
+        silent: true,
+        symbol: 'none',
+        animation: false,
+        lineStyle: { color: 'transparent' },
+        data: labelled(data, widthPx).map(({ event, level, toLeft }) => ({
+          xAxis: event.ms,
+          label: {
+            ...text,
+            color: event.kind === 'heat' ? heat : pencil,
+            backgroundColor: colours.ground,
+            lineHeight: 15,
+            padding: [0, 3],
+            formatter: event.text,
+            position: 'insideEndTop',
+            rotate: 0,
+            align: toLeft ? 'right' : 'left',
+            offset: [toLeft ? -5 : 5, 12 + level * 15],
+          },
+        })),
       },
     },
   )

@@ -93,7 +93,7 @@ export default function WrongChart({
             silent: true,
             symbol: 'none',
             lineStyle: { color: ink, width: 1.3, type: 'solid' },
-            label: { ...text, formatter: `target ${data.target}`, position: 'insideStartTop', distance: 2 },
+            label: { ...text, formatter: `target ${data.target}`, position: 'insideStartTop', distance: 4 },
             data: [{ yAxis: data.target }],
           },
         },
