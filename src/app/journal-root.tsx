@@ -64,7 +64,7 @@ function Open() {
   useSweep()
   return (
     <Shell>
-      <Suspense fallback={<p className={`${hand.page} ${hand.behind}`}>Opening …</p>}>
+      <Suspense fallback={<main className={`${hand.page} ${hand.behind}`}>Opening …</main>}>
         <Outlet />
       </Suspense>
     </Shell>
