@@ -1,4 +1,3 @@
-import { TextInput } from '@mantine/core'
 import { useState } from 'react'
 import * as v from 'valibot'
 import { asTold, hasDial, heatAt } from '#core/renewal/heat-source.ts'
@@ -9,6 +8,7 @@ import { sourceChoices } from '#session/heat-choices.ts'
 import { useJournal } from '#session/journal-query.ts'
 import { degreesText } from '#ui/heat-text.ts'
 import { useMeasures } from '#ui/use-measures.ts'
+import { OneNumber } from './one-number.tsx'
 import hand from '#ui/hand.module.css'
 import css from './run.module.css'
 
@@ -25,8 +25,7 @@ export function RunActs({
   const { state } = useJournal()
   const measures = useMeasures()
   const { temperature } = measures
-  const [typed, setTyped] = useState<string | null>(null)
-  const [error, setError] = useState<string | null>(null)
+  const [isSetting, setIsSetting] = useState(false)
   const { runId } = run
   const heatC = run.heats.at(-1)!.temperatureC
   const lastC = run.heats.findLast(one => one.temperatureC !== null)?.temperatureC ?? run.temperatureC
@@ -34,12 +33,12 @@ export function RunActs({
   const fallsToC = source && hasDial(source.kind) ? heatAt(source, asTold(source).lowestC).middleC : null
   const heat = (what: string, temperatureC: number | null) =>
     done(what, { kind: 'drying.heat', payload: { runId, temperatureC } })
-  const keepTyped = () => {
-    const wantedC = temperature.parse(typed ?? '')
-    if (!v.is(heatingField, wantedC)) return setError('Type the heat at the spool, a plain number.')
+  const setOtherwise = (typed: string): string | null => {
+    const wantedC = temperature.parse(typed)
+    if (!v.is(heatingField, wantedC)) return 'Type the heat at the spool, a plain number.'
     heat(`set to ${degreesText(measures, wantedC)}`, wantedC)
-    setTyped(null)
-    setError(null)
+    setIsSetting(false)
+    return null
   }
   return (
     <>
@@ -62,34 +61,19 @@ export function RunActs({
             Power cut: now {degreesText(measures, fallsToC)}
           </button>
         )}
-        {typed === null && (
-          <button type="button" className={hand.worded} onClick={() => setTyped('')}>
+        {!isSetting && (
+          <button type="button" className={hand.worded} onClick={() => setIsSetting(true)}>
             Set otherwise
           </button>
         )}
       </div>
-      {typed !== null && (
-        <form
-          className={css.weighing}
-          noValidate
-          onSubmit={event => {
-            event.preventDefault()
-            keepTyped()
-          }}
-        >
-          <TextInput
-            label={`Heat at the spool, ${temperature.unit}`}
-            inputMode="decimal"
-            autoComplete="off"
-            data-autofocus
-            value={typed}
-            error={error}
-            onChange={event => setTyped(event.currentTarget.value)}
-          />
-          <button type="submit" className={hand.worded} disabled={isBusy}>
-            From now on
-          </button>
-        </form>
+      {isSetting && (
+        <OneNumber
+          label={`Heat at the spool, ${temperature.unit}`}
+          word="From now on"
+          isBusy={isBusy}
+          keep={setOtherwise}
+        />
       )}
       <div className={css.foot}>
         <button

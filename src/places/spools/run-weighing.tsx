@@ -1,10 +1,7 @@
-import { TextInput } from '@mantine/core'
-import { useState } from 'react'
 import * as v from 'valibot'
 import { finite } from '#records/fields.ts'
 import { useMeasures } from '#ui/use-measures.ts'
-import hand from '#ui/hand.module.css'
-import css from './run.module.css'
+import { OneNumber } from './one-number.tsx'
 
 /** One weight on the way, against slips. */
 export function Weighing({
@@ -17,40 +14,24 @@ export function Weighing({
   readonly write: (grossG: number) => void
 }) {
   const { weight, water } = useMeasures()
-  const [typed, setTyped] = useState('')
-  const [error, setError] = useState<string | null>(null)
-  const submit = () => {
+  const keep = (typed: string): string | null => {
     const grossG = weight.parse(typed)
     if (!v.is(finite(1, 15_000), grossG))
-      return setError('On the scale is a weight: put spool and all on it and type what it shows.')
+      return 'On the scale is a weight: put spool and all on it and type what it shows.'
     if (lastG !== null && Math.abs(grossG - lastG) > MOST_APART_SHARE * lastG)
-      return setError(`It was ${water.text(lastG)} before: weigh again, as it was weighed then.`)
-    setTyped('')
-    setError(null)
+      return `It was ${water.text(lastG)} before: weigh again, as it was weighed then.`
     write(grossG)
+    return null
   }
   return (
-    <form
-      className={css.weighing}
-      noValidate
-      onSubmit={event => {
-        event.preventDefault()
-        submit()
-      }}
-    >
-      <TextInput
-        label={`Spool and all, ${weight.unit}`}
-        description="Out, on the scale, and back within a minute: the same scale each time."
-        inputMode="decimal"
-        autoComplete="off"
-        value={typed}
-        error={error}
-        onChange={event => setTyped(event.currentTarget.value)}
-      />
-      <button type="submit" className={hand.filled} disabled={isBusy}>
-        Write it down
-      </button>
-    </form>
+    <OneNumber
+      label={`Spool and all, ${weight.unit}`}
+      description="Out, on the scale, and back within a minute: the same scale each time."
+      word="Write it down"
+      isMain
+      isBusy={isBusy}
+      keep={keep}
+    />
   )
 }
 /** Nothing dries by so much of its weight between two looks. */
