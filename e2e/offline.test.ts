@@ -31,7 +31,8 @@ describe('without a network', () => {
     await server.close()
     await page.reload({ waitUntil: 'load' })
     await settled(page)
-    expect(await page.$eval('h1', h1 => h1.textContent)).toBe(before)
+    // the next day at the oven is worked out after the boxes are drawn
+    await page.waitForFunction(was => document.querySelector('h1')?.textContent === was, {}, before)
     await boxesStand(page, 9)
     // a chunk that was never fetched before, and the fonts
     // the shelf may still draw itself again: a locator takes the slip that is there
