@@ -152,7 +152,7 @@ export function historyOption(
             position: 'insideEndTop',
             rotate: 0,
             align: toLeft ? 'right' : 'left',
-            offset: [toLeft ? -5 : 5, 12 + level * 15],
+            offset: [toLeft ? -5 : 5, 17 + level * 15],
           },
         })),
       },
