@@ -28,7 +28,7 @@ export default {
     {
       ...shared,
       displayName: 'unit',
-      testEnvironment: 'node',
+      testEnvironment: '<rootDir>/scripts/jest/node-environment.mjs',
       testMatch: ['<rootDir>/{src,demo,server,scripts}/**/*.test.ts'],
       testPathIgnorePatterns: ['\\.dom\\.test\\.'],
     },

@@ -131,9 +131,8 @@ export async function settled(page: Page, timeoutMs = 90_000): Promise<void> {
     () =>
       document.querySelector('[data-place]') !== null &&
       document.querySelector('[data-looking]') === null &&
-      !/reckoning …|Reckoning …|Opening|Drawing …|year ahead …/.test(
-        document.body.innerText + document.body.textContent,
-      ),
+      // not innerText, which would have the page laid out five times a second
+      !/reckoning …|Reckoning …|Opening|Drawing …|year ahead …/.test(document.body.textContent),
     { timeout: timeoutMs, polling: 200 },
   )
 }

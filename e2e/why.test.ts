@@ -31,48 +31,46 @@ const looseNumbers = (page: Page): Promise<string[]> =>
     return loose
   })
 
-async function readNote(page: Page): Promise<Omit<Found, 'quantity'>> {
-  await page.waitForSelector('[data-why]', { timeout: 60_000 })
-  return page.$eval('[data-why]', element => {
-    const text = (selector: string) => element.querySelector(selector)?.textContent ?? ''
-    return {
-      formula: element.getAttribute('data-formula') ?? '',
-      text: text('[data-formula-text]'),
-      source: text('[data-source]'),
-      result: text('[data-result]'),
-      inputs: Object.fromEntries(
-        [...element.querySelectorAll('[data-symbol]')].map(item => [
-          item.getAttribute('data-symbol') ?? '',
-          item.querySelector('[data-input-value]')?.textContent ?? '',
-        ]),
-      ),
+/**
+ * Opens every number on the page, one by one, and reads its margin note; in the page itself, since each way there and back
+ * takes longer than the note.
+ */
+async function openEvery(page: Page, which = '[data-quantity]'): Promise<Found[]> {
+  return page.evaluate(async selected => {
+    const until = async (holds: () => boolean) => {
+      const startedMs = performance.now()
+      while (!holds()) {
+        if (performance.now() - startedMs > 30_000) throw new Error('A margin note did not come or go.')
+        await new Promise(resolve => setTimeout(resolve, 5))
+      }
     }
-  })
-}
-
-async function openOne(page: Page, selector: string): Promise<Found> {
-  await page.locator(selector).click()
-  const quantity = await page.$eval(selector, figure => figure.getAttribute('data-quantity') ?? '')
-  return { ...(await readNote(page)), quantity }
-}
-
-/** Opens every number on the page, one by one, as a person would, and reads its margin note. */
-async function openEvery(page: Page): Promise<Found[]> {
-  const count = await page.$$eval('[data-quantity]', all => all.length)
-  const found: Found[] = []
-  for (let i = 0; i < count; i++) {
-    const quantity = await page.evaluate(n => {
-      const figure = document.querySelectorAll('[data-quantity]')[n]!
-      figure.scrollIntoView({ block: 'center' })
+    const note = () => document.querySelector('[data-why]')
+    const list: Found[] = []
+    const count = document.querySelectorAll(selected).length
+    for (let i = 0; i < count; i++) {
+      const figure = document.querySelectorAll(selected)[i]!
       figure.dispatchEvent(new MouseEvent('click', { bubbles: true }))
-      return figure.getAttribute('data-quantity') ?? ''
-    }, i)
-    const note = await readNote(page)
-    found.push({ ...note, quantity })
-    await page.keyboard.press('Escape')
-    await page.waitForFunction(() => !document.querySelector('[data-why]'))
-  }
-  return found
+      await until(() => note() !== null)
+      const element = note()!
+      const text = (selector: string) => element.querySelector(selector)?.textContent ?? ''
+      list.push({
+        quantity: figure.getAttribute('data-quantity') ?? '',
+        formula: element.getAttribute('data-formula') ?? '',
+        text: text('[data-formula-text]'),
+        source: text('[data-source]'),
+        result: text('[data-result]'),
+        inputs: Object.fromEntries(
+          [...element.querySelectorAll('[data-symbol]')].map(item => [
+            item.getAttribute('data-symbol') ?? '',
+            item.querySelector('[data-input-value]')?.textContent ?? '',
+          ]),
+        ),
+      })
+      document.activeElement!.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape', bubbles: true }))
+      await until(() => note() === null)
+    }
+    return list
+  }, which)
 }
 
 function check(found: readonly Found[], atLeast: number): void {
@@ -132,7 +130,9 @@ test('what a heating would leave, and the floor it sets', async () => {
     await settled(page)
     await page.keyboard.press('n')
     await page.waitForSelector('[data-part="after-line"]')
-    found.push(await openOne(page, `[data-quantity="${quantity}"]`))
+    const figure = `[data-quantity="${quantity}"]`
+    await page.waitForSelector(figure)
+    found.push(...(await openEvery(page, figure)))
     await page.close()
   }
   check(found, 2)

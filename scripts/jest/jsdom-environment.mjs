@@ -1,5 +1,6 @@
 import { Blob, File } from 'node:buffer'
 import { TestEnvironment } from 'jest-environment-jsdom'
+import { holdPureGlobals } from './pure-globals.mjs'
 
 // jsdom lacks these; without structuredClone the fake IndexedDB fails and localForage falls back in silence.
 export default class extends TestEnvironment {
@@ -17,5 +18,6 @@ export default class extends TestEnvironment {
       AbortController,
       AbortSignal,
     })
+    holdPureGlobals(this.getVmContext())
   }
 }

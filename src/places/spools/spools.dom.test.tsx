@@ -8,6 +8,7 @@ import { boxView } from '#journal/box-view.ts'
 import { fold } from '#journal/fold.ts'
 import { calls } from '#workers/calls.ts'
 import type { Estimator } from '#workers/protocol.ts'
+import { askedOnce } from '#testing/asked-once.ts'
 import { cannedEstimator, someReport } from '#testing/canned-estimator.ts'
 import { everyFigureAgrees } from '#testing/every-figure.ts'
 import { memoryStore, NOW, renderPlace, testMaker } from '#testing/place-harness.tsx'
@@ -50,10 +51,10 @@ beforeAll(() => {
   const base = someReport(boxFacts(state, boxView(state, 'cox', NOW)!, NOW)!)
   estimator = {
     ...cannedEstimator(base, () => ({ early: 60, late: 90, fresh: 120 })),
-    spool: asked => Promise.resolve().then(() => calls.spool(asked)),
-    print: asked => Promise.resolve().then(() => calls.print(asked)),
-    dry: asked => Promise.resolve().then(() => calls.dry(asked)),
-    run: asked => Promise.resolve().then(() => calls.run(asked)),
+    spool: askedOnce(asked => calls.spool(asked)),
+    print: askedOnce(asked => calls.print(asked)),
+    dry: askedOnce(asked => calls.dry(asked)),
+    run: askedOnce(asked => calls.run(asked)),
   }
 }, 60_000)
 

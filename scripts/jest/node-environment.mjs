@@ -1,0 +1,9 @@
+import { TestEnvironment } from 'jest-environment-node'
+import { holdPureGlobals } from './pure-globals.mjs'
+
+export default class extends TestEnvironment {
+  async setup() {
+    await super.setup()
+    holdPureGlobals(this.getVmContext())
+  }
+}
