@@ -63,6 +63,8 @@ async function at(hash: string, width: number, height: number): Promise<Page> {
   const there = windows.get(width)
   const page = there ?? (await stage.open(hash, { width, height }))
   windows.set(width, page)
+  // a page that is not in front is not painted
+  await page.bringToFront()
   if (there) await page.evaluate(to => (location.hash = to), hash)
   await page.waitForFunction(to => location.hash === `#${to}`, {}, hash)
   await settled(page)

@@ -45,6 +45,8 @@ async function openEvery(page: Page, which = '[data-quantity]'): Promise<Found[]
       }
     }
     const note = () => document.querySelector('[data-why]')
+    // an open note is a step of the history, and the way back takes its time
+    const isAStep = () => (history.state as { why?: boolean } | null)?.why === true
     const list: Found[] = []
     const count = document.querySelectorAll(selected).length
     for (let i = 0; i < count; i++) {
@@ -67,7 +69,7 @@ async function openEvery(page: Page, which = '[data-quantity]'): Promise<Found[]
         ),
       })
       document.activeElement!.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape', bubbles: true }))
-      await until(() => note() === null)
+      await until(() => note() === null && !isAStep())
     }
     return list
   }, which)
