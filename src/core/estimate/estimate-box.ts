@@ -31,10 +31,9 @@ import type { BoxReport } from './report.ts'
 import { chargesNow, spoolsNow, streamsNow, streamsOf } from './state-now.ts'
 import { strictestCost } from './strictest.ts'
 import { unknownsOf } from './unknowns.ts'
-import { evenPicks, spreadOf, weightedQuantile } from './weighted.ts'
+import { spreadOf, weightedQuantile } from './weighted.ts'
 
 const USUAL_SEED = 1
-const SAMPLE_DRAWS = 8
 /** Draws where nothing was seen: the priors alone are wide. */
 const FROM_PRIORS = 500
 
@@ -185,10 +184,6 @@ export function ensembleOf(facts: BoxFacts, options: ReportOptions = {}): Ensemb
       datesS,
       leaves?.spread.high ?? facts.nowS + secondsFromDays(60),
     ),
-    sampleDraws: [
-      middle.values,
-      ...evenPicks(datesS, weights, SAMPLE_DRAWS).map(pick => draws[pick]!.values),
-    ],
   }
   return { report, draws, weights, inflows }
 }
