@@ -5,18 +5,19 @@ import type { Network } from '../src/core/network/network.ts'
 export class CompiledRhs {
   readonly compiled: Compiled
   private readonly sums: Float64Array
+  private readonly booked: Float64Array
 
   constructor(readonly network: Network) {
     this.compiled = new Compiled(network)
     this.sums = new Float64Array(network.nodes.length)
+    this.booked = new Float64Array(this.compiled.bookedLink.length)
   }
 
   /** Into an array of its own, which the next call overwrites. */
   at(timeS: number, waterG: Float64Array): Float64Array {
     this.compiled.setTime(timeS)
     this.compiled.evaluatePotentials(waterG, false)
-    this.compiled.evaluateFlows()
-    this.compiled.sumFlows(this.sums)
+    this.compiled.evaluateFlows(this.sums, this.booked)
     return this.sums
   }
 

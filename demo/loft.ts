@@ -1,13 +1,13 @@
 import { MATERIALS } from '#core/filament/catalogue.ts'
 import { bufferAt } from '#core/estimate/buffer.ts'
 import { historyNetwork, modelOfDraw } from '#core/estimate/model-of-draw.ts'
-import { atReadingTemperature } from '#core/estimate/likelihood.ts'
 import { seededRandom, type RandomSource } from '#core/estimate/random.ts'
 import { drawValues, unknownsOf, type DrawValues } from '#core/estimate/unknowns.ts'
 import type { BoxFacts } from '#core/evidence/facts.ts'
 import { CONTAINERS } from '#core/container/container.ts'
 import { USUAL_SPOOL } from '#core/filament/winding.ts'
 import { simulate } from '#core/network/simulate.ts'
+import { rhAtConstantLoadingPercent } from '#core/sorbent/sorbent.ts'
 import { profileAt } from '#core/room/climate.ts'
 import { makeAct, type Act, type Draft, type Maker } from '#records/act.ts'
 import { boxFacts } from '#journal/box-facts.ts'
@@ -278,7 +278,11 @@ function displayed(
     surroundings.at(atS, point)
     const temperatureC = Math.round(2 * (point.temperatureC + 0.3 * random.normal())) / 2
     const shown =
-      atReadingTemperature(bufferAt(model, atS), run.airRhPercent[i]!, point.temperatureC, temperatureC) +
+      rhAtConstantLoadingPercent(bufferAt(model, atS), {
+        relativeHumidityPercent: run.airRhPercent[i]!,
+        fromTemperatureC: point.temperatureC,
+        toTemperatureC: temperatureC,
+      }) +
       offsetRh +
       NEW_ERROR * random.normal()
     return {

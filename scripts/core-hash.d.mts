@@ -1,1 +1,1 @@
-export function coreHash(run?: readonly string[]): Promise<string>
+export function coreHash(run?: readonly string[], folder?: string): Promise<string>

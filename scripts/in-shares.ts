@@ -7,13 +7,18 @@ const PROCESSES = 2
 /**
  * A long measurement in as many processes as there are cores: each says its share, a line of JSON for each result.
  * @param script called with which share, of how many, and `more`
+ * @param processes one, where other measurements run beside it: each process begins with code that is not compiled yet
  */
-export async function inShares<T>(script: string, more: readonly string[] = []): Promise<T[]> {
+export async function inShares<T>(
+  script: string,
+  more: readonly string[] = [],
+  processes = PROCESSES,
+): Promise<T[]> {
   const share = (index: number) =>
     new Promise<T[]>((resolve, reject) => {
       const child = spawn(
         join(root, 'node_modules/.bin/tsx'),
-        [script, String(index), String(PROCESSES), ...more],
+        [script, String(index), String(processes), ...more],
         { cwd: root, stdio: ['ignore', 'pipe', 'inherit'] },
       )
       let said = ''
@@ -29,5 +34,5 @@ export async function inShares<T>(script: string, more: readonly string[] = []):
           : reject(new Error(`A share of ${script} ended with ${code}.`)),
       )
     })
-  return (await Promise.all(Array.from({ length: PROCESSES }, (_, i) => share(i)))).flat()
+  return (await Promise.all(Array.from({ length: processes }, (_, i) => share(i)))).flat()
 }

@@ -94,6 +94,7 @@ jest('unit', ['unit', 'dom'], '--maxWorkers=2')
 await together([
   ['validation, a seeded fifth', bin('tsx'), ['scripts/validate.ts', '--fifth']],
   ['histories, a share', bin('tsx'), ['scripts/validate-histories.ts', '--share']],
+  ['told wrongly, one more of each', bin('tsx'), ['scripts/validate-wrongs.ts', '--share']],
   ['a year under four rules, one box', bin('tsx'), ['scripts/validate-policy.ts', '--share']],
   ['same answers, a share', bin('tsx'), ['scripts/validate-answers.ts', '--share']],
   ['packing, a fifth', bin('tsx'), ['scripts/validate-packing.ts', '--fifth']],

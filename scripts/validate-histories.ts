@@ -17,7 +17,7 @@ import { CASE_CAUSES, WRONGS } from '../src/testing/histories/sets.ts'
 import { coreHash } from './core-hash.mjs'
 import { inShares } from './in-shares.ts'
 import { keptHash } from './kept-hash.ts'
-import type { Measured } from './measure-histories.ts'
+import type { Measured } from './measured-history.ts'
 import { root } from './set-up.mjs'
 
 const file = join(root, 'docs/validation/histories.json')
@@ -25,7 +25,7 @@ const isShare = process.argv.includes('--share')
 /** A fifth would take longer than all the other validations together. */
 const EVERY = isShare ? 60 : process.argv.includes('--third') ? 3 : 1
 
-const all = await inShares<Measured>('scripts/measure-histories.ts', [String(EVERY)])
+const all = await inShares<Measured>('scripts/measure-histories.ts', [String(EVERY)], isShare ? 1 : undefined)
 const part = (name: string) => all.filter(one => one.part === name)
 const rounded = (value: number, digits = 3) => Number(value.toFixed(digits))
 const shareOf = (list: readonly unknown[], of: number) => rounded(list.length / of)

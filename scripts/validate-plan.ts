@@ -16,8 +16,16 @@ const script = join(root, 'scripts/measure-plans.ts')
 const SOME_SHELVES = ['2', '7', '12', '17', '22', '33']
 const SOME_LIVES = ['3']
 
-const shelves = await inShares<MeasuredShelf>(script, ['shelves', ...(isShare ? SOME_SHELVES : [])])
-const lives = await inShares<MeasuredLife>(script, ['lived', ...(isShare ? SOME_LIVES : [])])
+const shelves = await inShares<MeasuredShelf>(
+  script,
+  ['shelves', ...(isShare ? SOME_SHELVES : [])],
+  isShare ? 1 : undefined,
+)
+const lives = await inShares<MeasuredLife>(
+  script,
+  ['lived', ...(isShare ? SOME_LIVES : [])],
+  isShare ? 1 : undefined,
+)
 shelves.sort((a, b) => a.shelf - b.shelf)
 lives.sort((a, b) => a.shelf - b.shelf)
 

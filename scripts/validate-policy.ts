@@ -14,9 +14,9 @@ const isShare = process.argv.includes('--share')
 /** A box that a share can wait for. */
 const SHARE = ['8']
 
-const all = (await inShares<MeasuredYear>('scripts/measure-years.ts', isShare ? SHARE : [])).sort(
-  (a, b) => a.box - b.box,
-)
+const all = (
+  await inShares<MeasuredYear>('scripts/measure-years.ts', isShare ? SHARE : [], isShare ? 1 : undefined)
+).sort((a, b) => a.box - b.box)
 const engine = await coreHash(['scripts/measure-years.ts'])
 const problems: string[] = []
 if (isShare) {

@@ -1,7 +1,7 @@
 import { secondsFromDays } from '#units/time.ts'
 import { judgeCandidate } from '#core/build/candidate.ts'
 import type { BoxFacts } from '#core/evidence/facts.ts'
-import { ensembleOf, gramsOf, type Ensemble } from '#core/estimate/estimate-box.ts'
+import { ensembleOf, gramsOf, otherTurns, type Ensemble } from '#core/estimate/estimate-box.ts'
 import { checkOutcome } from '#core/checks/run-check.ts'
 import { freshHolds } from '#core/estimate/fresh-holds.ts'
 import { firstDay } from '#core/estimate/promise.ts'
@@ -25,7 +25,7 @@ const FRESH_DAYS = [0, 26, 52, 78, 104, 130, 156, 182]
 /** The core's answers to the protocol; what the worker registers. */
 export const calls: EstimatorCalls = {
   report: facts => ensemble(facts).report,
-  grams: (facts, weeks) => gramsOf(facts, ensemble(facts), weeks),
+  grams: (facts, weeks) => gramsOf(facts, [ensemble(facts), ...otherTurns(facts)], weeks),
   spool: asked => spoolReport(asked),
   print: asked => printFound(asked),
   dry: asked => dryThese(asked),

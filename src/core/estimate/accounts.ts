@@ -40,8 +40,10 @@ export interface AllAccounts extends Posterior {
 const OF_A_SUSPECT = { drawsPerRound: 100, maxAdaptiveRounds: 3, enoughEffectiveDraws: 80 }
 /** An account with less than this share moves no 10 % point. */
 const LEAST_SHARE = 0.01
-/** With fewer observations nothing can be told from anything else. */
-const FEWEST_OBSERVATIONS = 4
+/** Nor has one that after a round still is this far from it: most suspects are none. */
+const HOPELESS_SHARE = LEAST_SHARE / 20
+/** Where nothing was seen there is nothing to explain otherwise. */
+const FEWEST_OBSERVATIONS = 1
 
 /**
  * The draws of all accounts together: everything as told, and whatever else explains what was seen, each with the share
@@ -68,7 +70,12 @@ export function sampleAccounts(
       unknowns,
       observations,
       seededRandom(seed),
-      { ...options, ...OF_A_SUSPECT, start },
+      {
+        ...options,
+        ...OF_A_SUSPECT,
+        givenUpBelow: told.logEvidence + Math.log(HOPELESS_SHARE / hypothesis.prior),
+        start,
+      },
       hypothesis,
     ),
   }))

@@ -6,7 +6,7 @@ import { ensembleOf } from './estimate-box.ts'
 import { freshHolds } from './fresh-holds.ts'
 import { seededRandom } from './random.ts'
 
-const { facts } = syntheticBox(seededRandom(3 * 104_729), 60, 6)
+const { facts } = syntheticBox(seededRandom(5 * 104_729), 60, 6)
 const ensemble = ensembleOf(facts, { drawsPerRound: 60 })
 const from = (day: number) => facts.nowS + secondsFromDays(day)
 const holds = (days: readonly number[], share: number) =>

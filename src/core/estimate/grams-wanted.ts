@@ -9,7 +9,7 @@ import { ENSEMBLE_TOLERANCES } from './posterior.ts'
 import { evenPicks, weightedQuantile } from './weighted.ts'
 
 const MOST_G = 1500
-const DRAWS = 200
+const DRAWS = 400
 /** Nine draws in ten must hold. */
 const SURE = 0.9
 

@@ -22,7 +22,7 @@ export const AS_TOLD: Hypothesis = { kind: 'as told', atS: -Infinity, prior: 1, 
 
 /** How often each happens to a box in a few months; from memory: nobody has counted them. */
 export const PRIORS: Readonly<Record<AmissKind, number>> = {
-  leak: 0.08,
+  leak: 0.15,
   opened: 0.04,
   renewed: 0.02,
   damp: 0.04,

@@ -1,6 +1,5 @@
 import { daysFromSeconds } from '#units/time.ts'
 import { normalCdf } from '../normal.ts'
-import { rhAtConstantLoadingPercent, type Sorbent } from '../sorbent/sorbent.ts'
 import type { BoxFacts, ReadingFacts } from '../evidence/facts.ts'
 import { displayOf, displaysOf } from './displays.ts'
 import { MODEL_MEMORY_S, MODEL_SPREAD_RH } from './model-error.ts'
@@ -23,12 +22,14 @@ export interface Observation {
   /** Of the display that showed it, in their order; null for what no display showed. */
   readonly display: number | null
   readonly temperatureC: number
+  /** What is left by now of the model's error at the reading before, 0…1; 1 for what is no reading. */
+  readonly kept: number
 }
 
 /** Settled readings, those of a display and a day as one, since they share its mood and the day; all weighings and colours; in order of time. */
 export function observationsOf(facts: BoxFacts): Observation[] {
   const displays = displaysOf(facts)
-  const list: Observation[] = daysOfReadings(facts).map(({ display, readings }) => {
+  const list: Omit<Observation, 'kept'>[] = daysOfReadings(facts).map(({ display, readings }) => {
     const value = middleOf(readings.map(reading => reading.relativeHumidityPercent))
     return {
       kind: 'reading',
@@ -71,7 +72,15 @@ export function observationsOf(facts: BoxFacts): Observation[] {
           temperatureC: 0,
         })
   })
-  return list.sort((a, b) => a.atS - b.atS)
+  let lastS = Number.NaN
+  return list
+    .sort((a, b) => a.atS - b.atS)
+    .map(observation => {
+      if (observation.kind !== 'reading') return { ...observation, kept: 1 }
+      const kept = Number.isNaN(lastS) ? 1 : Math.exp(-Math.abs(observation.atS - lastS) / MODEL_MEMORY_S)
+      lastS = observation.atS
+      return { ...observation, kept }
+    })
 }
 
 /** Settled readings by display and day; both in order of time. */
@@ -95,19 +104,6 @@ function middleOf(values: readonly number[]): number {
   return sorted.length % 2 === 1 ? sorted[middle]! : (sorted[middle - 1]! + sorted[middle]!) / 2
 }
 
-/** The model's RH carried to the temperature the display showed, at the constant loading of what buffers the air. */
-export const atReadingTemperature = (
-  buffer: Sorbent,
-  rhPercent: number,
-  modelC: number,
-  readingC: number,
-): number =>
-  rhAtConstantLoadingPercent(buffer, {
-    relativeHumidityPercent: rhPercent,
-    fromTemperatureC: modelC,
-    toTemperatureC: readingC,
-  })
-
 /** A display shows whole per cent: at its floor the true reading is below the next half. */
 const HALF_STEP = 0.5
 /** A floor on the probability of a floor reading, so that a hopeless draw stays comparable with another. */
@@ -120,8 +116,6 @@ const T_SCALE = 0.85
 const SLIPS = 0.01
 const WHOLE_SCALE_RH = 100
 const SLIP_DENSITY = SLIPS / WHOLE_SCALE_RH
-/** ln of the constant of Student's t with four degrees of freedom: 3/8. */
-const T4 = Math.log(0.375)
 
 /** How one observation stands to what was predicted of it, the model's own lasting error taken into account. */
 export interface Miss {
@@ -139,70 +133,94 @@ export interface Miss {
   readonly kept: number
 }
 
+type Open<T> = { -readonly [K in keyof T]: T[K] }
+
 /**
  * All observations of one draw in order. The model's error in the air wanders with a memory of weeks and is followed as
  * a Kalman filter does (Kalman 1960, from memory), each miss weighed down where it lies in the tail of Student's t
  * (Meinhold & Singpurwalla 1989, from memory): so that many readings of one fortnight say little more than a few.
+ * @param see each miss, in an object that the next one is written over: thousands of draws are held against the readings
  */
-export function missesOf(observations: readonly Observation[], predicted: ArrayLike<number>): Miss[] {
+function follow(
+  observations: readonly Observation[],
+  predicted: ArrayLike<number>,
+  see: (miss: Miss) => void,
+): void {
+  const miss: Open<Miss> = { ...NO_MISS }
   let error = 0
   let variance = MODEL_SPREAD_RH ** 2
-  let lastS = Number.NaN
-  return observations.map((observation, i) => {
-    const { sigma, censored } = observation
-    const miss = observation.value - predicted[i]!
-    if (observation.kind !== 'reading') return robust(miss, sigma, 0, 1)
-    const kept = Number.isNaN(lastS) ? 1 : Math.exp(-Math.abs(observation.atS - lastS) / MODEL_MEMORY_S)
-    lastS = observation.atS
-    error *= kept
-    variance = kept ** 2 * variance + (1 - kept ** 2) * MODEL_SPREAD_RH ** 2
-    const deviation = Math.sqrt(variance + sigma ** 2)
-    if (censored) return { ...floored(miss - error, deviation), kept }
-    const { curvature, ...shape } = robust(miss - error, deviation, variance, kept)
-    // what lies in the tail tells as little of the model's error as of anything else
-    const weight = curvature * deviation ** 2
-    const gain = weight > 1e-9 ? variance / (variance + sigma ** 2 / weight) : 0
-    error += gain * shape.innovation
-    variance *= 1 - gain
-    return { ...shape, curvature, gain, kept }
-  })
+  for (let i = 0; i < observations.length; i++) {
+    const { kind, sigma, censored, value, kept } = observations[i]!
+    const off = value - predicted[i]!
+    miss.gain = 0
+    miss.kept = kept
+    if (kind !== 'reading') robust(off, sigma, 0, miss)
+    else {
+      error *= kept
+      variance = kept ** 2 * variance + (1 - kept ** 2) * MODEL_SPREAD_RH ** 2
+      const deviation = Math.sqrt(variance + sigma ** 2)
+      if (censored) floored(off - error, deviation, miss)
+      else {
+        robust(off - error, deviation, SLIP_DENSITY, miss)
+        // what lies in the tail tells as little of the model's error as of anything else
+        const weight = miss.curvature * deviation ** 2
+        miss.gain = weight > 1e-9 ? variance / (variance + sigma ** 2 / weight) : 0
+        error += miss.gain * miss.innovation
+        variance *= 1 - miss.gain
+      }
+    }
+    see(miss)
+  }
+}
+const NO_MISS: Miss = {
+  innovation: 0,
+  deviation: 0,
+  logLikelihood: 0,
+  gradient: 0,
+  curvature: 0,
+  gain: 0,
+  kept: 1,
 }
 
-function robust(innovation: number, deviation: number, variance: number, kept: number): Miss {
+/** A miss beside Student's t with four degrees of freedom, 3/8 · (1 + u²/4)^(−5/2), and slips of this density. */
+function robust(innovation: number, deviation: number, slipDensity: number, into: Open<Miss>): void {
   const scale = T_SCALE * deviation
   const u = innovation / scale
-  const regular = (Math.exp(T4) * (1 + (u * u) / FREEDOMS) ** (-(FREEDOMS + 1) / 2)) / scale
-  const density = (1 - SLIPS) * regular + (variance > 0 ? SLIP_DENSITY : 0)
-  const weight = (((1 - SLIPS) * regular) / density) * ((FREEDOMS + 1) / (FREEDOMS + u * u))
-  return {
-    innovation,
-    deviation,
-    logLikelihood: Math.log(density),
-    gradient: (weight * u) / scale,
-    curvature: weight / scale ** 2,
-    gain: 0,
-    kept,
-  }
+  const spread = 1 + (u * u) / FREEDOMS
+  const regular = ((1 - SLIPS) * 0.375) / (spread * spread * Math.sqrt(spread) * scale)
+  const density = regular + slipDensity
+  const weight = ((regular / density) * (FREEDOMS + 1)) / (FREEDOMS * spread)
+  into.innovation = innovation
+  into.deviation = deviation
+  into.logLikelihood = Math.log(density)
+  into.gradient = (weight * u) / scale
+  into.curvature = weight / scale ** 2
 }
 
 /** A reading at the floor is missed only by being above it. */
-function floored(miss: number, deviation: number): Omit<Miss, 'kept'> {
+function floored(miss: number, deviation: number, into: Open<Miss>): void {
   const u = (miss + HALF_STEP) / deviation
   const share = Math.max(normalCdf(u), LEAST_PROBABILITY)
   const density = Math.exp(-0.5 * u * u) / Math.sqrt(2 * Math.PI)
   const hazard = density / share
-  return {
-    innovation: Math.min(0, miss),
-    deviation,
-    logLikelihood: Math.log((1 - SLIPS) * share + SLIPS),
-    gradient: -hazard / deviation,
-    curvature: Math.max(0, hazard * (hazard + u)) / deviation ** 2,
-    gain: 0,
-  }
+  into.innovation = Math.min(0, miss)
+  into.deviation = deviation
+  into.logLikelihood = Math.log((1 - SLIPS) * share + SLIPS)
+  into.gradient = -hazard / deviation
+  into.curvature = Math.max(0, hazard * (hazard + u)) / deviation ** 2
 }
 
-export const logLikelihood = (observations: readonly Observation[], predicted: ArrayLike<number>): number =>
-  missesOf(observations, predicted).reduce((sum, miss) => sum + miss.logLikelihood, 0)
+export function missesOf(observations: readonly Observation[], predicted: ArrayLike<number>): Miss[] {
+  const misses: Miss[] = []
+  follow(observations, predicted, miss => void misses.push({ ...miss }))
+  return misses
+}
+
+export function logLikelihood(observations: readonly Observation[], predicted: ArrayLike<number>): number {
+  let sum = 0
+  follow(observations, predicted, miss => void (sum += miss.logLikelihood))
+  return sum
+}
 
 /** How a change of what is predicted shows in the innovations: what the filter takes for the model's error is gone. */
 export function throughFilter(

@@ -1,12 +1,12 @@
-import type { Celsius } from '#units/quantity.ts'
 import { daysFromSeconds } from '#units/time.ts'
 import { simulate } from '../network/simulate.ts'
 import { stateAt, type BoxState } from '../assemble/state.ts'
 import type { BoxFacts } from '../evidence/facts.ts'
 import type { BoxModel } from '../model/box-model.ts'
 import { bufferAt } from './buffer.ts'
+import { carriedRhPercent } from './carried.ts'
 import { historyNetwork, modelOfDraw } from './model-of-draw.ts'
-import { atReadingTemperature, logLikelihood, type Observation } from './likelihood.ts'
+import { logLikelihood, type Observation } from './likelihood.ts'
 import {
   drawFrom,
   localFit,
@@ -56,6 +56,8 @@ export interface PosteriorOptions {
   /** Adaptive rounds after the first, which comes from the priors. */
   readonly maxAdaptiveRounds: number
   readonly enoughEffectiveDraws: number
+  /** An account whose evidence stays below this after a round is not gone on with; left out: none is given up. */
+  readonly givenUpBelow?: number
   readonly shouldStop?: () => boolean
   /** Where to look first; left out: at the likeliest of some draws from the priors. */
   readonly start?: Float64Array
@@ -78,12 +80,10 @@ export function runDraw(
 ): Draw {
   const values = { ...drawValues(facts, unknowns, z), amiss: hypothesis.amiss(z[unknowns.length] ?? 0) }
   const model = modelOfDraw(facts, values)
-  const { surroundings } = model
   const network = historyNetwork(facts, model)
   const outputS = [...observations.map(observation => observation.atS), facts.nowS]
   const run = simulate(network, { fromS: facts.fromS, toS: facts.nowS, outputS }, ENSEMBLE_TOLERANCES)
   const nodes = network.nodes.length
-  const point = { temperatureC: 0, vapourDensityGPerL: 0 }
   const reached = run.atS.length
   const predicted = Float64Array.from(observations, (observation, i) => {
     // a run that broke off answers for nothing: such a draw must not win
@@ -97,14 +97,10 @@ export function runDraw(
         ? waterG / Math.max(dryMassG, 1e-9)
         : waterG + dryMassG - facts.charges[observation.charge]!.dryMassG
     }
-    surroundings.at(observation.atS, point)
+    const buffer = bufferAt(model, observation.atS)
     return (
-      atReadingTemperature(
-        bufferAt(model, observation.atS),
-        run.airRhPercent[i]!,
-        point.temperatureC,
-        believedC(observation.temperatureC, point.temperatureC),
-      ) + displayErrorRh(facts, values, observation)
+      carriedRhPercent(observations, i, buffer, run.airRhPercent[i]!, model.surroundings) +
+      displayErrorRh(facts, values, observation)
     )
   })
   const last = outputS.length - 1
@@ -119,11 +115,6 @@ export function runDraw(
     logLikelihood: complete ? logLikelihood(observations, predicted) : -Infinity,
   }
 }
-
-/** A box stands in its room: a display further from it than this was misread, or reads in another scale. */
-export const DOUBTED_BEYOND_K = 8
-const believedC = (shownC: Celsius, roomC: Celsius): Celsius =>
-  Math.abs(shownC - roomC) > DOUBTED_BEYOND_K ? roomC : shownC
 
 /** What a display shows beyond the air at a time, as a draw has it. */
 export function displayErrorRh(
@@ -169,7 +160,9 @@ export function samplePosterior(
     const effectiveDraws = effectiveCount(weights)
     const wanted = round < USUAL_ROUNDS ? options.enoughEffectiveDraws : FEWEST_EFFECTIVE_DRAWS
     const enough = observations.length === 0 || effectiveDraws >= wanted
-    const mayGoOn = round < options.maxAdaptiveRounds && !enough && !options.shouldStop?.()
+    const logEvidence = logMean(draws.map((draw, i) => draw.logLikelihood + importance[i]!))
+    const isGivenUp = options.givenUpBelow !== undefined && logEvidence < options.givenUpBelow
+    const mayGoOn = round < options.maxAdaptiveRounds && !enough && !isGivenUp && !options.shouldStop?.()
     // looked for again from the likeliest so far: the scouts may have been far off
     if (mayGoOn && round < LOCAL_ROUNDS && (local === null || leastMisfit(draws) < local.misfit - NO_GAIN))
       local = localFit(observations, predict, likeliest(draws)) ?? local
@@ -192,7 +185,7 @@ export function samplePosterior(
         effectiveDraws: effectiveCount(softened),
         likelihoodPower: power,
         rounds: round + 1,
-        logEvidence: logMean(draws.map((draw, i) => draw.logLikelihood + importance[i]!)),
+        logEvidence,
         ends: options.shouldStop?.() ? 'cancelled' : enough ? 'enough' : 'out of rounds',
       }
     }

@@ -5,7 +5,6 @@ import type { Account, Seen } from './accounts.ts'
 import type { Posterior } from './posterior.ts'
 import type { Contradiction } from './contradiction.ts'
 import type { LeaveDates, SharesOfDates, Worth } from './forecast.ts'
-import type { DrawValues } from './unknowns.ts'
 import type { Spread } from './weighted.ts'
 
 /** One way water takes: G·(c_from − c_to), in the draw nearest to the middle of all. */
@@ -116,6 +115,4 @@ export interface BoxReport {
     readonly high: readonly number[]
   }
   readonly futures: readonly Curve[]
-  /** The middle draw, then a few spread over the dates: what a closer look at the spools is run with. */
-  readonly sampleDraws: readonly DrawValues[]
 }

@@ -1,8 +1,8 @@
 import type { Celsius } from '#units/quantity.ts'
-import { copyInto } from './copy-into.ts'
 import { fractionFromPercent, percentFromFraction } from '#units/ratio.ts'
 import { mostRhPercent, saturationDensityGPerL } from '../air/vapour.ts'
 import type { LoadingCurve, Sorbent } from '../sorbent/sorbent.ts'
+import { ByDay } from './by-day.ts'
 import { byTable } from './by-temperature.ts'
 import { lawFactor } from './law.ts'
 import { ROOM, type Network, type SurroundingsPoint, type WaterStore } from './network.ts'
@@ -11,6 +11,14 @@ import { storeSize } from './water-store.ts'
 /** What a node's link to its parent compares: like with like, or a strand with its surface in equilibrium. */
 const TREE = 0
 const SURFACE = 1
+
+/** A function of one of a box's temperatures. */
+interface FactorFn {
+  readonly of: keyof Temperatures
+  readonly fn: (temperatureC: Celsius) => number
+}
+const always1 = () => 1
+const valueOf = ({ of, fn }: FactorFn, temperatures: Temperatures): number => fn(temperatures[of])
 
 type Temperatures = { airC: Celsius; beadC: Celsius; spoolC: Celsius }
 
@@ -43,10 +51,9 @@ export class Compiled {
   /** Concentration of a filament's surface in equilibrium with the air between its turns. */
   readonly surface: Float64Array
   readonly surfaceSlope: Float64Array
-  /** Grams an hour: towards the parent, straight to node 0, and by each room link into the box. */
+  /** Grams an hour: towards the parent, and straight to node 0. */
   readonly upFlow: Float64Array
   readonly besideFlow: Float64Array
-  readonly roomFlow: Float64Array
   /** Conductances at the temperature of the last evaluation. */
   readonly upNow: Float64Array
   readonly besideNow: Float64Array
@@ -70,16 +77,19 @@ export class Compiled {
   private readonly surfaceSlopeAtZero: Float64Array
   private readonly surfaceCurvature: Float64Array
   private readonly factors: Float64Array
-  private readonly factorFns: ((t: Temperatures) => number)[] = []
+  private readonly factorFns: FactorFn[] = []
   private readonly upLaw: Int32Array
   private readonly besideLaw: Int32Array
   private readonly roomLaw: Int32Array
   private readonly lawFactors: Float64Array
-  private readonly lawFns: ((t: Temperatures) => number)[] = [() => 1]
+  private readonly lawFns: FactorFn[] = [{ of: 'airC', fn: always1 }]
   private readonly boxLaws = new Map<(temperatureC: Celsius) => number, number>()
   private readonly spoolLaws = new Map<(temperatureC: Celsius) => number, number>()
   private readonly point: SurroundingsPoint = { temperatureC: 0, vapourDensityGPerL: 0 }
   private readonly temperatures: Temperatures = { airC: 0, beadC: 0, spoolC: 0 }
+  /** The same where the room is known by days, and all things are as warm as it. */
+  private readonly factorsByDay: ByDay | null
+  private readonly lawsByDay: ByDay | null
   private factorsAtS = Number.NaN
   /** Room link or node behind each link of the network, for events that change one. */
   private readonly roomSlotOf: Int32Array
@@ -115,7 +125,6 @@ export class Compiled {
     this.roomLinks = roomLinks.length
     this.room = new Float64Array(roomLinks.length)
     this.roomNow = new Float64Array(roomLinks.length)
-    this.roomFlow = new Float64Array(roomLinks.length)
     this.roomLaw = new Int32Array(roomLinks.length)
     this.roomSlotOf = new Int32Array(this.links).fill(-1)
     const booked: { link: number; node: number }[] = []
@@ -178,6 +187,16 @@ export class Compiled {
     this.curves = this.stores.map(() => null)
     this.factors = new Float64Array(this.factorFns.length)
     this.lawFactors = new Float64Array(this.lawFns.length)
+    const { days } = network.surroundings
+    const byDay = (list: readonly FactorFn[]) =>
+      days
+        ? new ByDay(
+            days,
+            list.map(one => one.fn),
+          )
+        : null
+    this.factorsByDay = byDay(this.factorFns)
+    this.lawsByDay = byDay(this.lawFns)
   }
 
   /** Another conductance for one link of the network. */
@@ -204,7 +223,13 @@ export class Compiled {
     this.boxC = point.temperatureC
     temperatures.beadC = point.beadTemperatureC ?? point.temperatureC
     temperatures.spoolC = point.spoolTemperatureC ?? point.temperatureC
-    for (let i = 0; i < factors.length; i++) factors[i] = this.factorFns[i]!(temperatures)
+    if (this.factorsByDay && this.lawsByDay) {
+      this.factorsByDay.read(timeS, factors)
+      this.lawsByDay.read(timeS, lawFactors)
+    } else {
+      for (let i = 0; i < factors.length; i++) factors[i] = valueOf(this.factorFns[i]!, temperatures)
+      for (let i = 0; i < lawFactors.length; i++) lawFactors[i] = valueOf(this.lawFns[i]!, temperatures)
+    }
     this.saturationGPerL = factors[BOX_AIR_FACTOR]!
     this.mostShareOfBox = fractionFromPercent(mostRhPercent(temperatures.airC))
     this.mostShareOfSpool = fractionFromPercent(mostRhPercent(temperatures.spoolC))
@@ -214,7 +239,6 @@ export class Compiled {
       const store = stores[i] as SorbentStore
       curves[i] = store.sorbent.curveAt(store.of === 'beads' ? temperatures.beadC : temperatures.spoolC)
     }
-    for (let i = 0; i < lawFactors.length; i++) lawFactors[i] = this.lawFns[i]!(temperatures)
     const { up, upNow, upLaw, room, roomNow, roomLaw } = this
     for (let i = 1; i < up.length; i++) upNow[i] = up[i]! * lawFactors[upLaw[i]!]!
     for (let r = 0; r < room.length; r++) roomNow[r] = room[r]! * lawFactors[roomLaw[r]!]!
@@ -263,18 +287,37 @@ export class Compiled {
     }
   }
 
-  /** Flows of all links from the potentials evaluated last. */
-  evaluateFlows(): void {
-    const { parent, drive, upNow, upFlow, potential, surface, bookedNode, roomNow, roomFlow } = this
+  /** From the potentials evaluated last: the flows into each node, and what each booked link carries, g/h. */
+  evaluateFlows(sums: Float64Array, booked: Float64Array): void {
+    const { parent, drive, upNow, upFlow, potential, surface, bookedNode, roomNow, roomLinks } = this
+    sums.fill(0)
     for (let i = 1; i < parent.length; i++) {
       const p = parent[i]!
-      upFlow[i] = upNow[i]! * (potential[i]! - (drive[i] === SURFACE ? surface[p]! : potential[p]!))
+      const flow = upNow[i]! * (potential[i]! - (drive[i] === SURFACE ? surface[p]! : potential[p]!))
+      upFlow[i] = flow
+      sums[i]! -= flow
+      sums[p]! += flow
     }
-    for (let r = 0; r < roomFlow.length; r++)
-      roomFlow[r] = roomNow[r]! * (this.roomDensityGPerL - potential[bookedNode[r]!]!)
-    if (this.hasBeside)
-      for (let i = 1; i < parent.length; i++)
-        this.besideFlow[i] = this.besideNow[i]! * (potential[i]! - potential[0]!)
+    for (let r = 0; r < roomLinks; r++) {
+      const node = bookedNode[r]!
+      const flow = roomNow[r]! * (this.roomDensityGPerL - potential[node]!)
+      booked[r] = flow
+      sums[node]! += flow
+    }
+    if (this.hasBeside) this.evaluateBeside(sums, booked)
+    else for (let l = roomLinks; l < booked.length; l++) booked[l] = upFlow[bookedNode[l]!]!
+  }
+
+  private evaluateBeside(sums: Float64Array, booked: Float64Array): void {
+    const { parent, besideNow, besideFlow, upFlow, potential, bookedNode, bookedBeside, roomLinks } = this
+    for (let i = 1; i < parent.length; i++) {
+      const flow = besideNow[i]! * (potential[i]! - potential[0]!)
+      besideFlow[i] = flow
+      sums[i]! -= flow
+      sums[0]! += flow
+    }
+    for (let l = roomLinks; l < booked.length; l++)
+      booked[l] = (bookedBeside[l] === 1 ? besideFlow : upFlow)[bookedNode[l]!]!
   }
 
   /** Slopes of each upward flow by the water of its node and of its parent. */
@@ -285,31 +328,6 @@ export class Compiled {
       own[i] = upNow[i]! * slope[i]!
       byParent[i] = upNow[i]! * (drive[i] === SURFACE ? surfaceSlope[p]! : slope[p]!)
     }
-  }
-
-  /** Sum of flows into each node, g/h, from the flows evaluated last. */
-  sumFlows(out: Float64Array): void {
-    const { parent, upFlow, besideFlow, bookedNode, roomFlow } = this
-    out.fill(0)
-    for (let i = 1; i < parent.length; i++) {
-      const flow = upFlow[i]!
-      out[i]! -= flow
-      out[parent[i]!]! += flow
-    }
-    for (let r = 0; r < roomFlow.length; r++) out[bookedNode[r]!]! += roomFlow[r]!
-    if (this.hasBeside)
-      for (let i = 1; i < parent.length; i++) {
-        out[i]! -= besideFlow[i]!
-        out[0]! += besideFlow[i]!
-      }
-  }
-
-  /** Flow of each booked link, g/h, from the flows evaluated last. */
-  writeBookedFlows(out: Float64Array): void {
-    const { roomFlow, upFlow, besideFlow, bookedNode, bookedBeside } = this
-    copyInto(out, roomFlow)
-    for (let l = roomFlow.length; l < out.length; l++)
-      out[l] = (bookedBeside[l] === 1 ? besideFlow : upFlow)[bookedNode[l]!]!
   }
 
   /**
@@ -343,6 +361,18 @@ export class Compiled {
       : Number.NaN
   }
 
+  /** RH of the box air, %, with this water at any time; the time set stays as it is. */
+  boxRhAtPercent(timeS: number, boxWaterG: number): number {
+    if (timeS === this.factorsAtS) return this.boxRhPercent(boxWaterG)
+    const { point } = this
+    this.network.surroundings.at(timeS, point)
+    const density = boxWaterG * this.perGram[0]!
+    return Math.min(
+      mostRhPercent(point.temperatureC),
+      percentFromFraction(density / saturationDensityGPerL(point.temperatureC)),
+    )
+  }
+
   /** RH of the box air, %, with this water at the time set; never above 100, nor below freezing above ice. */
   boxRhPercent(boxWaterG: number): number {
     return percentFromFraction(
@@ -368,14 +398,14 @@ export class Compiled {
 
   /** Each distinct dependence on temperature once, whatever the number of nodes. */
   private factorTable(): (store: WaterStore) => number {
-    const add = (fn: (t: Temperatures) => number) => this.factorFns.push(fn) - 1
-    const one = add(() => 1)
-    const box = add(t => saturationDensityGPerL(t.airC))
+    const add = (of: FactorFn['of'], fn: FactorFn['fn']) => this.factorFns.push({ of, fn }) - 1
+    const one = add('airC', always1)
+    const box = add('airC', saturationDensityGPerL)
     const known = {
       beads: new Map<Sorbent['perUnitGPerL'], number>(),
       spool: new Map<Sorbent['perUnitGPerL'], number>(),
     }
-    const spool = add(t => saturationDensityGPerL(t.spoolC))
+    const spool = add('spoolC', saturationDensityGPerL)
     known.spool.set(saturationDensityGPerL, spool)
     return store => {
       if (store.kind === 'strand') return one
@@ -384,9 +414,7 @@ export class Compiled {
       // saturation has a finer table of its own
       const perUnitGPerL = exact === saturationDensityGPerL ? exact : byTable(exact)
       const same = known[store.of]
-      const index =
-        same.get(perUnitGPerL) ??
-        add(store.of === 'beads' ? t => perUnitGPerL(t.beadC) : t => perUnitGPerL(t.spoolC))
+      const index = same.get(perUnitGPerL) ?? add(store.of === 'beads' ? 'beadC' : 'spoolC', perUnitGPerL)
       same.set(perUnitGPerL, index)
       return index
     }
@@ -397,8 +425,7 @@ export class Compiled {
     const factor = byTable(lawFactor(law, this.network.surroundings.pressurePa))
     const same = law.of === 'spool' ? this.spoolLaws : this.boxLaws
     const index =
-      same.get(factor) ??
-      this.lawFns.push(law.of === 'spool' ? t => factor(t.spoolC) : t => factor(t.airC)) - 1
+      same.get(factor) ?? this.lawFns.push({ of: law.of === 'spool' ? 'spoolC' : 'airC', fn: factor }) - 1
     same.set(factor, index)
     return index
   }

@@ -113,6 +113,13 @@ export interface Surroundings {
   readonly samples?: { readonly fromS: Seconds; readonly everyS: Seconds }
   /** Of the air; left out: at sea level. */
   readonly pressurePa?: Pascal
+  /** Where the temperature of all things is known by days, straight in between: what hangs on it is reckoned once a day. */
+  readonly days?: DailyTemperatures
+}
+/** One value a day from a time on; the same array for all that stand in one room. */
+export interface DailyTemperatures {
+  readonly fromS: Seconds
+  readonly temperatureC: Float64Array
 }
 /** Beads and spools follow the box late; left out: they are as warm as the air. */
 export interface SurroundingsPoint {

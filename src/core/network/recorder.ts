@@ -16,6 +16,11 @@ export class Recorder {
   /** The accepted point before the last. */
   beforeS = 0
 
+  /** Of the time looked at: how far from the point before to now, and the weights of the two slopes in the bend. */
+  private share = 1
+  private bendNow = 0
+  private bendBefore = 0
+
   private oldestS = 0
   private nowS = 0
   /** Points since the last restart, three at most: oldest, before, now. */
@@ -89,9 +94,10 @@ export class Recorder {
   }
 
   rhAtPercent(timeS: Seconds): PercentRh {
-    this.compiled.setTime(timeS)
-    return this.compiled.boxRhPercent(
-      this.between(timeS, 0, this.oldestWater, this.beforeWater, this.nowWater),
+    this.lookAt(timeS)
+    return this.compiled.boxRhAtPercent(
+      timeS,
+      this.between(0, this.oldestWater, this.beforeWater, this.nowWater),
     )
   }
 
@@ -113,31 +119,31 @@ export class Recorder {
     this.atS[row] = this.outputS[row]!
     const { oldestWater, beforeWater, nowWater, oldestBooked, beforeBooked, nowBooked, compiled } = this
     const { bookedLink, nodes, links } = compiled
+    const { waterG, flowG } = this
+    this.lookAt(timeS)
     for (let i = 0; i < nodes; i++)
-      this.waterG[row * nodes + i] = this.between(timeS, i, oldestWater, beforeWater, nowWater)
+      waterG[row * nodes + i] = this.between(i, oldestWater, beforeWater, nowWater)
     for (let l = 0; l < bookedLink.length; l++)
-      this.flowG[row * links + bookedLink[l]!] = this.between(timeS, l, oldestBooked, beforeBooked, nowBooked)
-    compiled.setTime(timeS)
-    this.airRhPercent[row] = compiled.boxRhPercent(this.waterG[row * nodes]!)
+      flowG[row * links + bookedLink[l]!] = this.between(l, oldestBooked, beforeBooked, nowBooked)
+    this.airRhPercent[row] = compiled.boxRhAtPercent(timeS, waterG[row * nodes]!)
   }
 
-  /** One value at a time within the last step, by the parabola (or line) through the accepted points. */
-  private between(
-    timeS: Seconds,
-    i: number,
-    oldest: Float64Array,
-    before: Float64Array,
-    now: Float64Array,
-  ): number {
+  /** Sets where the line and the parabola (or the line alone) through the accepted points stand at a time. */
+  private lookAt(timeS: Seconds): void {
     const { nowS, beforeS, oldestS, points } = this
-    if (timeS >= nowS || points < 2) return now[i]!
-    const share = (timeS - beforeS) / (nowS - beforeS)
-    const line = before[i]! + share * (now[i]! - before[i]!)
-    if (points < 3) return line
-    const slopeNow = (now[i]! - before[i]!) / (nowS - beforeS)
-    const slopeBefore = (before[i]! - oldest[i]!) / (beforeS - oldestS)
-    const bent = line + ((slopeNow - slopeBefore) / (nowS - oldestS)) * (timeS - beforeS) * (timeS - nowS)
-    // a parabola through a steep start may dip below nothing; the line never does
+    this.share = timeS >= nowS || points < 2 ? 1 : (timeS - beforeS) / (nowS - beforeS)
+    const bend = points < 3 || this.share === 1 ? 0 : ((timeS - beforeS) * (timeS - nowS)) / (nowS - oldestS)
+    this.bendNow = bend / (nowS - beforeS)
+    this.bendBefore = bend === 0 ? 0 : bend / (beforeS - oldestS)
+  }
+
+  /** One value at the time looked at: by the parabola, unless it dips below nothing as one through a steep start may. */
+  private between(i: number, oldest: Float64Array, before: Float64Array, now: Float64Array): number {
+    const { share, bendNow, bendBefore } = this
+    if (share === 1) return now[i]!
+    const step = now[i]! - before[i]!
+    const line = before[i]! + share * step
+    const bent = line + bendNow * step - bendBefore * (before[i]! - oldest[i]!)
     return bent < 0 ? line : bent
   }
 }

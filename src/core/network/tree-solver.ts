@@ -75,30 +75,43 @@ export class TreeSolver {
 
   /** `rhs` is left as it is; the solution goes into `out`. */
   solve(rhs: Float64Array, out: Float64Array): void {
-    const { compiled, work, toParent, fromParent, perPivot, toRoot, fromRoot } = this
-    const { parent, hasBeside } = compiled
-    copyInto(work, rhs)
-    for (let i = parent.length - 1; i > 0; i--) work[parent[i]!]! += toParent[i]! * work[i]!
-    if (hasBeside) for (let i = parent.length - 1; i > 0; i--) work[0]! += toRoot[i]! * work[i]!
-    out[0] = work[0]! * perPivot[0]!
-    for (let i = 1; i < parent.length; i++) {
-      const value = work[i]! * perPivot[i]! + fromParent[i]! * out[parent[i]!]!
-      out[i] = hasBeside ? value + fromRoot[i]! * out[0] : value
+    const { compiled, work, toParent, fromParent, perPivot } = this
+    const { parent } = compiled
+    const n = parent.length
+    for (let i = 0; i < n; i++) work[i] = rhs[i]!
+    for (let i = n - 1; i > 0; i--) work[parent[i]!]! += toParent[i]! * work[i]!
+    if (compiled.hasBeside) this.substituteBeside(out)
+    else {
+      out[0] = work[0]! * perPivot[0]!
+      for (let i = 1; i < n; i++) out[i] = work[i]! * perPivot[i]! + fromParent[i]! * out[parent[i]!]!
     }
   }
 
-  /** Adds J·k to the flow of each booked link. */
-  addBookedSlopes(k: Float64Array, booked: Float64Array): void {
+  /** What each booked link has carried after a stage: its flow and J·k, times the step's share. */
+  carry(k: Float64Array, booked: Float64Array, scale: number): void {
     const { compiled, own, byParent, besideOwn, besideRoot, roomSlope } = this
     const { bookedNode, bookedBeside, roomLinks } = compiled
-    for (let r = 0; r < roomLinks; r++) booked[r]! -= roomSlope[r]! * k[bookedNode[r]!]!
+    const root = k[0]!
+    for (let r = 0; r < roomLinks; r++) booked[r] = scale * (booked[r]! - roomSlope[r]! * k[bookedNode[r]!]!)
     for (let l = roomLinks; l < booked.length; l++) {
       const a = bookedNode[l]!
-      booked[l]! +=
-        bookedBeside[l] === 1
-          ? besideOwn[a]! * k[a]! - besideRoot[a]! * k[0]!
-          : own[a]! * k[a]! - byParent[a]! * k[0]!
+      booked[l] =
+        scale *
+        (booked[l]! +
+          (bookedBeside[l] === 1
+            ? besideOwn[a]! * k[a]! - besideRoot[a]! * root
+            : own[a]! * k[a]! - byParent[a]! * root))
     }
+  }
+
+  private substituteBeside(out: Float64Array): void {
+    const { compiled, work, fromParent, perPivot, toRoot, fromRoot } = this
+    const { parent } = compiled
+    for (let i = parent.length - 1; i > 0; i--) work[0]! += toRoot[i]! * work[i]!
+    const root = work[0]! * perPivot[0]!
+    out[0] = root
+    for (let i = 1; i < parent.length; i++)
+      out[i] = work[i]! * perPivot[i]! + fromParent[i]! * out[parent[i]!]! + fromRoot[i]! * root
   }
 
   private factorBeside(): void {

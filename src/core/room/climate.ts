@@ -180,6 +180,7 @@ export function courseSurroundings(
     return fractionFromPercent(rh) * saturationGPerL[day]!
   }
   return {
+    days: course,
     at(timeS, out) {
       const position = Math.min(Math.max(daysFromSeconds(timeS - fromS), 0), days - 1.001)
       const index = Math.floor(position)
