@@ -1,11 +1,16 @@
 import { afterAll, beforeEach, expect, test } from '@jest/globals'
+import { stop } from 'esbuild'
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { coreHash } from './core-hash.mjs'
 
 const folder = mkdtempSync(join(tmpdir(), 'veld-hash-'))
-afterAll(() => rmSync(folder, { recursive: true, force: true }))
+afterAll(async () => {
+  rmSync(folder, { recursive: true, force: true })
+  // the bundler's own process would outlive the test
+  await stop()
+})
 
 const AIR = `export const half = (x: number): number => x / 2
 export const twice = (x: number): number => x * 2

@@ -90,7 +90,8 @@ await together([
   ['lint', bin('oxlint'), ['--type-aware', '--deny-warnings', '--quiet']],
   ['unit names', process.execPath, ['scripts/check-units.mjs']],
 ])
-jest('unit', ['unit', 'dom'], '--maxWorkers=2')
+// a page waits for what it shows much of its time: a third worker fills the two cores
+jest('unit', ['unit', 'dom'], '--maxWorkers=3')
 await together([
   ['validation, a seeded fifth', bin('tsx'), ['scripts/validate.ts', '--fifth']],
   ['histories, a share', bin('tsx'), ['scripts/validate-histories.ts', '--share']],
@@ -106,7 +107,7 @@ if (
   step('build', process.execPath, ['scripts/build.mjs']) &&
   step("the demonstration's boxes, reckoned once", bin('tsx'), ['scripts/reckon-demo.ts'])
 )
-  // browsers wait much of their time: a third worker fills the two cores
+  // and so do browsers
   jest('browser', ['e2e'], '--maxWorkers=3')
 if (failures.length > 0) console.log(`\nFailed:\n${failures.join('\n')}`)
 console.log(`\n${passed} passed, ${failed} failed`)
