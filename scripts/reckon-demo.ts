@@ -1,6 +1,7 @@
 // The demonstration's boxes reckoned by the app in a browser, for the browser tests to begin with.
+import type { Page } from 'puppeteer-core'
 import { openStage, settled } from '../e2e/harness.ts'
-import { keepReckoned } from '../e2e/reckoned.ts'
+import { DEMO_DAY, keepReckoned } from '../e2e/reckoned.ts'
 
 const stage = await openStage()
 try {
@@ -14,6 +15,18 @@ try {
   await page.evaluate(() => (location.hash = '#/demo/spools'))
   await page.waitForSelector('[data-place="spools"]')
   await settled(page)
+  // and how many beads the boxes want that the tests look at, one in each of two windows at a time
+  const other = await page.browserContext().newPage()
+  const boxes = ['launch', 'skeg', 'cox', 'stroke', 'bilge', 'rigger', 'thole']
+  const sizing = async (on: Page) => {
+    for (let box = boxes.shift(); box !== undefined; box = boxes.shift()) {
+      await on.goto(`${stage.address}${DEMO_DAY}#/demo/box/${box}`)
+      await on.waitForSelector('[data-place="box"]')
+      await settled(on)
+      await on.waitForFunction(() => !document.body.textContent.includes('Sizing …'), { polling: 200 })
+    }
+  }
+  await Promise.all([sizing(page), sizing(other)])
   await keepReckoned(page)
 } finally {
   await stage.close()

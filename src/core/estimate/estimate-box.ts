@@ -60,13 +60,22 @@ export const estimateGrams = (
  * The same box on other points. What nine draws in ten are content with lies where few draws are, and moves with them: three
  * times as many leave it three fifths of that.
  */
-export const otherTurns = (facts: BoxFacts, options: ReportOptions = {}): Ensemble[] =>
-  FAR_SEEDS.map(far => ensembleOf(facts, { ...options, seed: (options.seed ?? USUAL_SEED) + far }))
+export const otherTurns = (facts: BoxFacts, options: ReportOptions = {}): Turn[] =>
+  FAR_SEEDS.map(far => {
+    const posterior = sampleAccounts(
+      facts,
+      unknownsOf(facts),
+      observationsOf(facts),
+      (options.seed ?? USUAL_SEED) + far,
+      { drawsPerRound: 200, maxAdaptiveRounds: 6, enoughEffectiveDraws: 420, ...options },
+    )
+    const { draws, weights } = standingDraws(posterior)
+    return { draws, weights, inflows: streamsNow(draws.map(streamsOf), weights).inflows }
+  })
 const FAR_SEEDS = [1000, 2000]
 
-/** The draws a box's answers stand on, with its report; whoever keeps it need not throw them again for the grams. */
-export interface Ensemble {
-  readonly report: BoxReport
+/** Draws that one turn of the points comes to. */
+export interface Turn {
   readonly draws: readonly StandingDraw[]
   /** Sum to 1. */
   readonly weights: Float64Array
@@ -74,10 +83,15 @@ export interface Ensemble {
   readonly inflows: Float64Array
 }
 
-/** @param turns ensembles of one box, each of as much weight as another */
+/** The draws a box's answers stand on, with its report; whoever keeps it need not throw them again for the grams. */
+export interface Ensemble extends Turn {
+  readonly report: BoxReport
+}
+
+/** @param turns of one box, each of as much weight as another */
 export function gramsOf(
   facts: BoxFacts,
-  turns: readonly Ensemble[],
+  turns: readonly Turn[],
   weeks: readonly number[],
   shouldStop?: () => boolean,
 ): GramsWanted[] {
