@@ -31,6 +31,7 @@ const SHOTS: readonly { name: string; hash: string; options?: OpenOptions }[] = 
 ]
 const NOW = Date.parse('2025-11-08T10:00:00Z')
 
+const PLAN_DAY_MS = Date.parse('2027-02-02T10:00:00Z')
 const stage = await openStage()
 const file = (name: string) => `${join(root, 'docs/screenshots', name)}.png` as const
 try {
@@ -211,7 +212,12 @@ async function broughtIn(): Promise<void> {
 /** A fuller shelf: the plan with a day pulled too far, the sheet for its next day, a session on the laptop. */
 async function plannedRenewals(): Promise<void> {
   const page = await stage.open('/preferences', { fresh: true })
-  await fill(page, fourteenBoxes(Date.now(), 'UTC'))
+  // on a day of its own: how far a session can be pulled is another on another day
+  await page.evaluateOnNewDocument(shiftMs => {
+    const deviceMs = Date.now
+    Date.now = () => deviceMs() + shiftMs
+  }, PLAN_DAY_MS - Date.now())
+  await fill(page, fourteenBoxes(PLAN_DAY_MS, 'UTC'))
   await page.evaluate(() => (location.hash = '#/renew'))
   await page.reload({ waitUntil: 'load' })
   await page.waitForSelector('[data-place="renew"][data-standing]', { timeout: 180_000 })

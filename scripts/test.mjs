@@ -93,13 +93,13 @@ await together([
 // a page waits for what it shows much of its time: a third worker fills the two cores
 jest('unit', ['unit', 'dom'], '--maxWorkers=3')
 await together([
+  ['plans of renewals, a share', bin('tsx'), ['scripts/validate-plan.ts', '--share']],
   ['validation, a seeded fifth', bin('tsx'), ['scripts/validate.ts', '--fifth']],
   ['histories, a share', bin('tsx'), ['scripts/validate-histories.ts', '--share']],
   ['told wrongly, one more of each', bin('tsx'), ['scripts/validate-wrongs.ts', '--share']],
   ['a year under four rules, one box', bin('tsx'), ['scripts/validate-policy.ts', '--share']],
   ['same answers, a share', bin('tsx'), ['scripts/validate-answers.ts', '--share']],
   ['packing, a fifth', bin('tsx'), ['scripts/validate-packing.ts', '--fifth']],
-  ['plans of renewals, a share', bin('tsx'), ['scripts/validate-plan.ts', '--share']],
   ['drying runs, a share', bin('tsx'), ['scripts/validate-spools.ts', '--share']],
   ['hostile files, a seeded fifth', bin('tsx'), ['scripts/validate-hostile.ts', '--fifth']],
 ])
