@@ -5,7 +5,7 @@ import { estimateBox, estimateGrams } from '../src/core/estimate/estimate-box.ts
 import { historyNetwork, modelOfDraw } from '../src/core/estimate/model-of-draw.ts'
 import { seededRandom } from '../src/core/estimate/random.ts'
 import { syntheticBox } from '../src/testing/synthetic-box.ts'
-import { ENSEMBLE_TOLERANCES } from '../src/core/estimate/posterior.ts'
+import { ENSEMBLE_TOLERANCES } from '../src/core/estimate/run-draw.ts'
 import { simulate } from '../src/core/network/simulate.ts'
 import { straightLineDays } from '../src/testing/histories/scores.ts'
 import { hugeJournals } from './huge-journals.ts'

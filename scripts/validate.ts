@@ -4,7 +4,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { leavesAtS } from '../src/core/estimate/forecast.ts'
-import { runDraw } from '../src/core/estimate/posterior.ts'
+import { runDraw } from '../src/core/estimate/run-draw.ts'
 import { seededRandom } from '../src/core/estimate/random.ts'
 import { estimateBox } from '../src/core/estimate/estimate-box.ts'
 import { syntheticBox } from '../src/testing/synthetic-box.ts'

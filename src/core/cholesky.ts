@@ -1,4 +1,4 @@
-/** Lower Cholesky factor of a small symmetric positive definite matrix, row by row; null where it is not one. */
+/** Lower Cholesky factor of a small symmetric positive definite matrix, of which the lower half is read, row by row; null where it is not one. */
 export function cholesky(matrix: Float64Array, n: number): Float64Array | null {
   const lower = new Float64Array(n * n)
   for (let i = 0; i < n; i++)

@@ -9,7 +9,7 @@ import { USUAL_HYGROMETER } from '#core/reading/hygrometer.ts'
 import type { BoxFacts, ReadingFacts } from '#core/evidence/facts.ts'
 import { historyNetwork, modelOfDraw } from '#core/estimate/model-of-draw.ts'
 import { MODEL_MEMORY_S, MODEL_SPREAD_RH } from '#core/estimate/model-error.ts'
-import { displayErrorRh } from '#core/estimate/posterior.ts'
+import { displayErrorRh } from '#core/estimate/run-draw.ts'
 import type { RandomSource } from '#core/estimate/random.ts'
 import { drawValues, unknownsOf, type DrawValues } from '#core/estimate/unknowns.ts'
 

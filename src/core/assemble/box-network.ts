@@ -41,6 +41,7 @@ export interface BoxNetwork extends Network<Way> {
 
 /** The slits of a lumped spool are what its conductance hangs on: it follows the diffusivity of vapour in air. */
 const LUMP_STATED_C = 23
+const LUMP_LAW: ConductanceLaw = { kind: 'diffusion', referenceC: LUMP_STATED_C, of: 'spool' }
 
 /** Free air with what is inside at a time. */
 export const freeAirAtL = (model: BoxModel, atS: Seconds): Litres =>
@@ -147,7 +148,7 @@ export function boxNetwork(
         waterAtRhG(store, meanRhPercent(spool), temperatureC),
         spoolConductanceLPerH({ ...spool, temperatureC: LUMP_STATED_C }),
         spool,
-        { kind: 'diffusion', referenceC: LUMP_STATED_C, of: 'spool' },
+        LUMP_LAW,
       )
     }
     if (cardboardG <= 0) return { lump, layout, board: null }

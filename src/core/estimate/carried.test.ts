@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals'
 import { DESICCANTS } from '../desiccant/catalogue.ts'
 import { steadySurroundings } from '../network/network.ts'
 import { rhAtConstantLoadingPercent } from '../sorbent/sorbent.ts'
-import { carriedRhPercent } from './carried.ts'
+import { carriedRhPercent, carryingOf } from './carried.ts'
 import type { Observation } from './likelihood.ts'
 
 const room = steadySurroundings({ temperatureC: 18, vapourDensityGPerL: 0.008 })
@@ -24,19 +24,21 @@ test.each(Object.entries(DESICCANTS))(
   '%s: as at constant loading, the first time as the next',
   (_, { sorbent }) => {
     const observations = seen(23)
+    const carrying = carryingOf(observations, sorbent)
     for (const rhPercent of [12, 12, 35, 99.9]) {
-      const carried = carriedRhPercent(observations, 0, sorbent, rhPercent, room)
+      const carried = carriedRhPercent(carrying, observations, 0, rhPercent, room)
       const direct = rhAtConstantLoadingPercent(sorbent, {
         relativeHumidityPercent: rhPercent,
         fromTemperatureC: 18,
         toTemperatureC: 23,
       })
       expect(carried).toBeCloseTo(direct, 9)
-      expect(carriedRhPercent(observations, 0, sorbent, rhPercent, room)).toBe(carried)
+      expect(carriedRhPercent(carrying, observations, 0, rhPercent, room)).toBe(carried)
     }
   },
 )
 test('a display far from its room is read as if it stood in it', () => {
   const { sorbent } = DESICCANTS['silica-a']
-  expect(carriedRhPercent(seen(64), 0, sorbent, 30, room)).toBeCloseTo(30, 9)
+  const observations = seen(64)
+  expect(carriedRhPercent(carryingOf(observations, sorbent), observations, 0, 30, room)).toBeCloseTo(30, 9)
 })

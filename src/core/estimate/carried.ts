@@ -11,21 +11,31 @@ const believedC = (shownC: Celsius, roomC: Celsius): Celsius =>
 /** By the observations of a box and what buffers it: the factor of each, NaN until it is asked for. */
 const known = new WeakMap<readonly Observation[], Map<Sorbent, Float64Array>>()
 
+/** What carries the RH of a box from what the model has to what a display would show, with one buffer. */
+export interface Carrying {
+  readonly buffer: Sorbent
+  /** By observation; NaN: not asked for yet, or none for every RH. */
+  readonly factors: Float64Array
+}
+export function carryingOf(observations: readonly Observation[], buffer: Sorbent): Carrying {
+  const ofBox = known.get(observations) ?? new Map<Sorbent, Float64Array>()
+  known.set(observations, ofBox)
+  const factors = ofBox.get(buffer) ?? new Float64Array(observations.length).fill(Number.NaN)
+  ofBox.set(buffer, factors)
+  return { buffer, factors }
+}
+
 /**
  * The model's RH carried to the temperature the display showed, at the constant loading of what buffers the air. Every
  * draw of a box has its room as warm, and most buffers have one curve: one factor an observation then serves them all.
  */
 export function carriedRhPercent(
+  { buffer, factors }: Carrying,
   observations: readonly Observation[],
   i: number,
-  buffer: Sorbent,
   rhPercent: PercentRh,
   surroundings: Surroundings,
 ): PercentRh {
-  const ofBox = known.get(observations) ?? new Map<Sorbent, Float64Array>()
-  known.set(observations, ofBox)
-  const factors = ofBox.get(buffer) ?? new Float64Array(observations.length).fill(Number.NaN)
-  ofBox.set(buffer, factors)
   if (factors[i]! > 0) return Math.min(MOST_RH, factors[i]! * rhPercent)
   const { atS, temperatureC } = observations[i]!
   surroundings.at(atS, point)

@@ -50,9 +50,8 @@ export function findContradiction(
 ): Contradiction | null {
   if (observations.length === 0) return null
   const best = likeliest(posterior)
-  const misses = missesOf(observations, best.predicted).map(({ innovation, deviation }) =>
-    Math.abs(innovation / deviation),
-  )
+  const { innovation, deviation } = missesOf(observations, best.predicted)
+  const misses = innovation.map((off, i) => Math.abs(off / deviation[i]!))
   const squares = misses.map(miss => Math.min(miss, MOST_OF_ONE) ** 2)
   const readings = observations.flatMap(({ kind }, i) => (kind === 'reading' ? [i] : []))
   const lastOnes = readings.slice(-LAST)

@@ -4,7 +4,7 @@ import { boxNetwork } from '../assemble/box-network.ts'
 import type { BoxFacts } from '../evidence/facts.ts'
 import type { StandingDraw } from './forecast.ts'
 import { futureModel, historyNetwork, HORIZON_S } from './model-of-draw.ts'
-import { ENSEMBLE_TOLERANCES } from './posterior.ts'
+import { ENSEMBLE_TOLERANCES } from './run-draw.ts'
 import type { BoxReport, Curve } from './report.ts'
 import { evenPicks, spreadOf } from './weighted.ts'
 

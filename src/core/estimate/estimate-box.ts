@@ -7,7 +7,8 @@ import { isPresent } from '../model/box-model.ts'
 import { findContradiction } from './contradiction.ts'
 import { dateStanding } from './date-standing.ts'
 import { findWrong } from './wrong.ts'
-import { displayErrorRh } from './posterior.ts'
+import type { PosteriorOptions } from './posterior.ts'
+import { displayErrorRh } from './run-draw.ts'
 import { displayOf, displaysOf, floorAt } from './displays.ts'
 import { futureCurves, pastCurve } from './curves.ts'
 import { floorOf } from './floor.ts'
@@ -23,7 +24,7 @@ import {
   type StandingDraw,
 } from './forecast.ts'
 import { gramsWanted, REMEDIES, type GramsWanted } from './grams-wanted.ts'
-import { observationsOf } from './likelihood.ts'
+import { observationsOf, type Observation } from './likelihood.ts'
 import { middleDraw } from './middle-draw.ts'
 import { HORIZON_S } from './model-of-draw.ts'
 import { sampleAccounts, seenOf } from './accounts.ts'
@@ -62,17 +63,30 @@ export const estimateGrams = (
  */
 export const otherTurns = (facts: BoxFacts, options: ReportOptions = {}): Turn[] =>
   FAR_SEEDS.map(far => {
+    const observations = observationsOf(facts)
+    const seed = (options.seed ?? USUAL_SEED) + far
     const posterior = sampleAccounts(
       facts,
       unknownsOf(facts),
-      observationsOf(facts),
-      (options.seed ?? USUAL_SEED) + far,
-      { drawsPerRound: 200, maxAdaptiveRounds: 6, enoughEffectiveDraws: 420, ...options },
+      observations,
+      seed,
+      samplingOf(observations, options),
     )
     const { draws, weights } = standingDraws(posterior)
     return { draws, weights, inflows: streamsNow(draws.map(streamsOf), weights).inflows }
   })
 const FAR_SEEDS = [1000, 2000]
+
+/** How long a box is sampled for. */
+const samplingOf = (
+  observations: readonly Observation[],
+  { drawsPerRound, shouldStop }: ReportOptions,
+): PosteriorOptions => ({
+  drawsPerRound: drawsPerRound ?? (observations.length === 0 ? FROM_PRIORS : 200),
+  maxAdaptiveRounds: 6,
+  enoughEffectiveDraws: 420,
+  ...(shouldStop ? { shouldStop } : {}),
+})
 
 /** Draws that one turn of the points comes to. */
 export interface Turn {
@@ -110,12 +124,8 @@ export function gramsOf(
 export function ensembleOf(facts: BoxFacts, options: ReportOptions = {}): Ensemble {
   const unknowns = unknownsOf(facts)
   const observations = observationsOf(facts)
-  const posterior = sampleAccounts(facts, unknowns, observations, options.seed ?? USUAL_SEED, {
-    drawsPerRound: options.drawsPerRound ?? (observations.length === 0 ? FROM_PRIORS : 200),
-    maxAdaptiveRounds: 6,
-    enoughEffectiveDraws: 420,
-    ...(options.shouldStop ? { shouldStop: options.shouldStop } : {}),
-  })
+  const seed = options.seed ?? USUAL_SEED
+  const posterior = sampleAccounts(facts, unknowns, observations, seed, samplingOf(observations, options))
   const standing = standingDraws(posterior)
   const target = facts.targetRhPercent
   const { draws, weights, datesS, unfinished } = datedDraws(standing.draws, standing.weights, draw =>

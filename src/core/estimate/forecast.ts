@@ -4,7 +4,8 @@ import { firstAbove } from '../ask/first-above.ts'
 import type { BoxState } from '../assemble/state.ts'
 import type { BoxFacts } from '../evidence/facts.ts'
 import { futureModel, HORIZON_S } from './model-of-draw.ts'
-import { ENSEMBLE_TOLERANCES, type Draw, type Posterior } from './posterior.ts'
+import type { Posterior } from './posterior.ts'
+import { ENSEMBLE_TOLERANCES, type Draw } from './run-draw.ts'
 import {
   effectiveCount,
   evenPicks,

@@ -6,7 +6,7 @@ import { isPresent, type BoxModel } from '../model/box-model.ts'
 import type { Ensemble } from './estimate-box.ts'
 import { sharesOfDates, type StandingDraw } from './forecast.ts'
 import { freshLoadingGPerG, futureModel, HORIZON_S } from './model-of-draw.ts'
-import { ENSEMBLE_TOLERANCES } from './posterior.ts'
+import { ENSEMBLE_TOLERANCES } from './run-draw.ts'
 import { evenPicks } from './weighted.ts'
 
 /** Draws a renewal is tried in: the dates lie close once the beads are fresh. */

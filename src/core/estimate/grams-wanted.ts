@@ -5,7 +5,7 @@ import type { BoxFacts } from '../evidence/facts.ts'
 import { ALWAYS, isPresent, type BoxModel, type ChargeModel } from '../model/box-model.ts'
 import type { StandingDraw } from './forecast.ts'
 import { freshLoadingGPerG, futureModel } from './model-of-draw.ts'
-import { ENSEMBLE_TOLERANCES } from './posterior.ts'
+import { ENSEMBLE_TOLERANCES } from './run-draw.ts'
 import { evenPicks, weightedQuantile } from './weighted.ts'
 
 const MOST_G = 1500

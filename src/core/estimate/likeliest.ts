@@ -1,4 +1,5 @@
-import type { Draw, Posterior } from './posterior.ts'
+import type { Posterior } from './posterior.ts'
+import type { Draw } from './run-draw.ts'
 
 /** The draw that priors and observations together make likeliest. */
 export function likeliest({ draws }: Pick<Posterior, 'draws'>): Draw {

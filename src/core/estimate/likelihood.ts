@@ -117,73 +117,79 @@ const SLIPS = 0.01
 const WHOLE_SCALE_RH = 100
 const SLIP_DENSITY = SLIPS / WHOLE_SCALE_RH
 
-/** How one observation stands to what was predicted of it, the model's own lasting error taken into account. */
-export interface Miss {
+/** How each observation stands to what was predicted of it, the model's own lasting error taken into account. */
+export interface Misses {
   /** Of what was seen beyond what was predicted, in the observation's unit. */
-  readonly innovation: number
+  readonly innovation: Float64Array
   /** Its standard deviation. */
-  readonly deviation: number
-  readonly logLikelihood: number
-  /** d logLikelihood / d prediction, and minus the second derivative as a fit takes it (at least 0). */
-  readonly gradient: number
-  readonly curvature: number
-  /** How much of the model's error is believed to have shown itself here, per unit of innovation. */
-  readonly gain: number
-  /** What is left of the last one's error by now, 0…1. */
-  readonly kept: number
+  readonly deviation: Float64Array
+  /** d ln(likelihood) / d prediction, and minus the second derivative as a fit takes it (at least 0). */
+  readonly gradient: Float64Array
+  readonly curvature: Float64Array
+  /** How much of the model's error is believed to have shown itself there, per unit of innovation. */
+  readonly gain: Float64Array
 }
 
-type Open<T> = { -readonly [K in keyof T]: T[K] }
+/** One miss; the next is written over it, since thousands of draws are held against the readings. */
+interface Miss {
+  innovation: number
+  deviation: number
+  logLikelihood: number
+  gradient: number
+  curvature: number
+}
 
 /**
  * All observations of one draw in order. The model's error in the air wanders with a memory of weeks and is followed as
  * a Kalman filter does (Kalman 1960, from memory), each miss weighed down where it lies in the tail of Student's t
  * (Meinhold & Singpurwalla 1989, from memory): so that many readings of one fortnight say little more than a few.
- * @param see each miss, in an object that the next one is written over: thousands of draws are held against the readings
+ * @param into what is to be known of each miss
+ * @returns ln of the likelihood of all
  */
 function follow(
   observations: readonly Observation[],
   predicted: ArrayLike<number>,
-  see: (miss: Miss) => void,
-): void {
-  const miss: Open<Miss> = { ...NO_MISS }
+  into: Misses | null,
+): number {
+  const miss: Miss = { innovation: 0, deviation: 0, logLikelihood: 0, gradient: 0, curvature: 0 }
+  let sum = 0
   let error = 0
-  let variance = MODEL_SPREAD_RH ** 2
+  let variance = MODEL_VARIANCE
   for (let i = 0; i < observations.length; i++) {
     const { kind, sigma, censored, value, kept } = observations[i]!
     const off = value - predicted[i]!
-    miss.gain = 0
-    miss.kept = kept
+    let gain = 0
     if (kind !== 'reading') robust(off, sigma, 0, miss)
     else {
       error *= kept
-      variance = kept ** 2 * variance + (1 - kept ** 2) * MODEL_SPREAD_RH ** 2
-      const deviation = Math.sqrt(variance + sigma ** 2)
+      const keptVariance = kept * kept
+      const newVariance = sigma * sigma
+      variance = keptVariance * variance + (1 - keptVariance) * MODEL_VARIANCE
+      const deviation = Math.sqrt(variance + newVariance)
       if (censored) floored(off - error, deviation, miss)
       else {
         robust(off - error, deviation, SLIP_DENSITY, miss)
         // what lies in the tail tells as little of the model's error as of anything else
-        const weight = miss.curvature * deviation ** 2
-        miss.gain = weight > 1e-9 ? variance / (variance + sigma ** 2 / weight) : 0
-        error += miss.gain * miss.innovation
-        variance *= 1 - miss.gain
+        const weight = miss.curvature * (deviation * deviation)
+        gain = weight > 1e-9 ? variance / (variance + newVariance / weight) : 0
+        error += gain * miss.innovation
+        variance *= 1 - gain
       }
     }
-    see(miss)
+    sum += miss.logLikelihood
+    if (!into) continue
+    into.innovation[i] = miss.innovation
+    into.deviation[i] = miss.deviation
+    into.gradient[i] = miss.gradient
+    into.curvature[i] = miss.curvature
+    into.gain[i] = gain
   }
+  return sum
 }
-const NO_MISS: Miss = {
-  innovation: 0,
-  deviation: 0,
-  logLikelihood: 0,
-  gradient: 0,
-  curvature: 0,
-  gain: 0,
-  kept: 1,
-}
+const MODEL_VARIANCE = MODEL_SPREAD_RH ** 2
 
 /** A miss beside Student's t with four degrees of freedom, 3/8 · (1 + u²/4)^(−5/2), and slips of this density. */
-function robust(innovation: number, deviation: number, slipDensity: number, into: Open<Miss>): void {
+function robust(innovation: number, deviation: number, slipDensity: number, into: Miss): void {
   const scale = T_SCALE * deviation
   const u = innovation / scale
   const spread = 1 + (u * u) / FREEDOMS
@@ -194,11 +200,11 @@ function robust(innovation: number, deviation: number, slipDensity: number, into
   into.deviation = deviation
   into.logLikelihood = Math.log(density)
   into.gradient = (weight * u) / scale
-  into.curvature = weight / scale ** 2
+  into.curvature = weight / (scale * scale)
 }
 
 /** A reading at the floor is missed only by being above it. */
-function floored(miss: number, deviation: number, into: Open<Miss>): void {
+function floored(miss: number, deviation: number, into: Miss): void {
   const u = (miss + HALF_STEP) / deviation
   const share = Math.max(normalCdf(u), LEAST_PROBABILITY)
   const density = Math.exp(-0.5 * u * u) / Math.sqrt(2 * Math.PI)
@@ -210,30 +216,37 @@ function floored(miss: number, deviation: number, into: Open<Miss>): void {
   into.curvature = Math.max(0, hazard * (hazard + u)) / deviation ** 2
 }
 
-export function missesOf(observations: readonly Observation[], predicted: ArrayLike<number>): Miss[] {
-  const misses: Miss[] = []
-  follow(observations, predicted, miss => void misses.push({ ...miss }))
+export function missesOf(observations: readonly Observation[], predicted: ArrayLike<number>): Misses {
+  const each = () => new Float64Array(observations.length)
+  const misses = {
+    innovation: each(),
+    deviation: each(),
+    gradient: each(),
+    curvature: each(),
+    gain: each(),
+  }
+  follow(observations, predicted, misses)
   return misses
 }
 
-export function logLikelihood(observations: readonly Observation[], predicted: ArrayLike<number>): number {
-  let sum = 0
-  follow(observations, predicted, miss => void (sum += miss.logLikelihood))
-  return sum
-}
+export const logLikelihood = (observations: readonly Observation[], predicted: ArrayLike<number>): number =>
+  follow(observations, predicted, null)
 
 /** How a change of what is predicted shows in the innovations: what the filter takes for the model's error is gone. */
 export function throughFilter(
   observations: readonly Observation[],
-  misses: readonly Miss[],
+  { gain }: Pick<Misses, 'gain'>,
   slope: ArrayLike<number>,
 ): Float64Array {
+  const shows = new Float64Array(observations.length)
   let taken = 0
-  return Float64Array.from(observations, (observation, i) => {
-    if (observation.kind !== 'reading') return slope[i]!
-    taken *= misses[i]!.kept
-    const left = slope[i]! - taken
-    taken += misses[i]!.gain * left
-    return left
-  })
+  for (let i = 0; i < shows.length; i++) {
+    shows[i] = slope[i]!
+    const { kind, kept } = observations[i]!
+    if (kind !== 'reading') continue
+    taken *= kept
+    shows[i]! -= taken
+    taken += gain[i]! * shows[i]!
+  }
+  return shows
 }

@@ -7,7 +7,7 @@ import type { BoxFacts } from '../evidence/facts.ts'
 import { simulate } from '../network/simulate.ts'
 import { atHours, firstDay, firstDayMiss, PROMISED_HOURS, type FirstDay } from './promise.ts'
 import { futureModel } from './model-of-draw.ts'
-import { runDraw } from './posterior.ts'
+import { runDraw } from './run-draw.ts'
 import { seededRandom, type RandomSource } from './random.ts'
 import { unknownsOf } from './unknowns.ts'
 

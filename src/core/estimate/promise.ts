@@ -9,7 +9,7 @@ import { displaysOf } from './displays.ts'
 import { ensembleOf, lastDisplay, type Ensemble } from './estimate-box.ts'
 import { TWENTIETHS, type StandingDraw } from './forecast.ts'
 import { futureModel } from './model-of-draw.ts'
-import { displayErrorRh, ENSEMBLE_TOLERANCES } from './posterior.ts'
+import { displayErrorRh, ENSEMBLE_TOLERANCES } from './run-draw.ts'
 import { evenPicks, weightedQuantile } from './weighted.ts'
 
 /** What else a first day may look like: each the middle draw, with one thing amiss. */

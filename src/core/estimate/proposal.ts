@@ -22,18 +22,28 @@ export function drawFrom(proposal: Proposal, standard: Float64Array): Float64Arr
   return z
 }
 
-/** Log density, without the constant that all share. */
-export function logDensity(proposal: Proposal, z: ArrayLike<number>): number {
-  const n = proposal.mean.length
-  const { precisionFactor: lower } = proposal
-  let sum = 0
-  for (let j = 0; j < n; j++) {
-    // component j of Lᵀ·(z − mean)
-    let part = 0
-    for (let i = j; i < n; i++) part += lower[i * n + j]! * (z[i]! - proposal.mean[i]!)
-    sum += Math.log(lower[j * n + j]!) - 0.5 * part * part
+/** Log density of each from one on, without the constant that all share; into the places they have. */
+export function logDensities(
+  { mean, precisionFactor: lower }: Proposal,
+  draws: readonly { readonly z: Float64Array }[],
+  from: number,
+  into: Float64Array,
+): void {
+  const n = mean.length
+  const logs = Float64Array.from({ length: n }, (_, j) => Math.log(lower[j * n + j]!))
+  const off = new Float64Array(n)
+  for (let d = from; d < draws.length; d++) {
+    const { z } = draws[d]!
+    for (let i = 0; i < n; i++) off[i] = z[i]! - mean[i]!
+    let sum = 0
+    for (let j = 0; j < n; j++) {
+      // component j of Lᵀ·(z − mean)
+      let part = 0
+      for (let i = j; i < n; i++) part += lower[i * n + j]! * off[i]!
+      sum += logs[j]! - 0.5 * part * part
+    }
+    into[d] = sum
   }
-  return sum
 }
 
 /** How much wider than the fit the draws are thrown, so that nothing real falls outside. */
@@ -97,7 +107,7 @@ const misfit = (
   z: Float64Array,
 ): number => 0.5 * z.reduce((sum, value) => sum + value * value, 0) - logLikelihood(observations, predicted)
 
-/** Precision and right-hand side of the linearised posterior about z. */
+/** Precision, its lower half, and right-hand side of the linearised posterior about z. */
 function normalEquations(
   observations: readonly Observation[],
   predict: (z: Float64Array) => Float64Array,
@@ -109,23 +119,33 @@ function normalEquations(
   const slopes = Array.from({ length: n }, (_, k) => {
     const moved = z.slice()
     moved[k]! += PROBE
-    return throughFilter(
-      observations,
-      misses,
-      predict(moved).map((value, o) => (value - predicted[o]!) / PROBE),
-    )
+    return throughFilter(observations, misses, slopeBetween(predicted, predict(moved), PROBE))
   })
   const precision = new Float64Array(n * n)
   const pull = new Float64Array(n)
   for (let i = 0; i < n; i++) precision[i * n + i] = 1
-  misses.forEach(({ gradient, curvature }, o) => {
-    const reach = slopes.reduce((sum, slope, k) => sum + slope[o]! * z[k]!, 0)
+  for (let o = 0; o < observations.length; o++) {
+    const curvature = misses.curvature[o]!
+    let reach = 0
+    for (let k = 0; k < n; k++) reach += slopes[k]![o]! * z[k]!
     for (let i = 0; i < n; i++) {
-      for (let j = 0; j < n; j++) precision[i * n + j]! += slopes[i]![o]! * slopes[j]![o]! * curvature
-      pull[i]! += slopes[i]![o]! * (curvature * reach + gradient)
+      const slope = slopes[i]![o]!
+      for (let j = 0; j <= i; j++) precision[i * n + j]! += slope * slopes[j]![o]! * curvature
+      pull[i]! += slope * (curvature * reach + misses.gradient[o]!)
     }
-  })
+  }
   return { precision, pull }
+}
+
+/** How what is predicted of each observation changes with a step of this length. */
+export function slopeBetween(
+  here: ArrayLike<number>,
+  there: ArrayLike<number>,
+  stepLength: number,
+): Float64Array {
+  const slope = new Float64Array(here.length)
+  for (let o = 0; o < slope.length; o++) slope[o] = (there[o]! - here[o]!) / stepLength
+  return slope
 }
 
 /** How much wider than the weighted draws' own spread; catches the bends that a straight line misses. */
@@ -143,11 +163,13 @@ export function momentProposal(
   draws.forEach(({ z }, d) => {
     for (let i = 0; i < n; i++) mean[i]! += weights[d]! * z[i]!
   })
+  // its lower half: nobody asks for the other
   const covariance = new Float64Array(n * n)
   draws.forEach(({ z }, d) => {
-    for (let i = 0; i < n; i++)
-      for (let j = 0; j < n; j++)
-        covariance[i * n + j]! += weights[d]! * (z[i]! - mean[i]!) * (z[j]! - mean[j]!)
+    for (let i = 0; i < n; i++) {
+      const weighted = weights[d]! * (z[i]! - mean[i]!)
+      for (let j = 0; j <= i; j++) covariance[i * n + j]! += weighted * (z[j]! - mean[j]!)
+    }
   })
   for (let i = 0; i < n; i++) covariance[i * n + i]! += LEAST_SPREAD ** 2
   const factor = cholesky(covariance, n)
@@ -177,7 +199,6 @@ export function widened({ mean, precisionFactor: lower }: Proposal, factor: numb
       for (let k = 0; k <= j; k++) sum += lower[i * n + k]! * lower[j * n + k]!
       const prior = i === j ? 1 - 1 / factor ** 2 : 0
       precision[i * n + j] = sum / factor ** 2 + prior
-      precision[j * n + i] = precision[i * n + j]!
     }
   const precisionFactor = cholesky(precision, n)
   return precisionFactor && { mean, precisionFactor }

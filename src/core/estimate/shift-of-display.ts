@@ -41,12 +41,16 @@ export function likeliestShifts(
   return times
     .flatMap((time): Shift[] => {
       const pattern = patternOf(observations, time)
-      const predict = (z: Float64Array) =>
-        near.predicted.map((value, o) => {
-          let sum = value + z[n]! * pattern[o]!
-          for (let k = 0; k < n; k++) sum += near.slopes[k]![o]! * (z[k]! - near.z[k]!)
-          return sum
-        })
+      const predict = (z: Float64Array) => {
+        const sums = new Float64Array(pattern.length)
+        for (let o = 0; o < sums.length; o++) sums[o] = near.predicted[o]! + z[n]! * pattern[o]!
+        for (let k = 0; k < n; k++) {
+          const slope = near.slopes[k]!
+          const moved = z[k]! - near.z[k]!
+          for (let o = 0; o < sums.length; o++) sums[o]! += slope[o]! * moved
+        }
+        return sums
+      }
       const start = new Float64Array(n + 1)
       start.set(near.z)
       start[n] = amount

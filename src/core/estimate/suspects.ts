@@ -13,7 +13,8 @@ import {
   type Hypothesis,
 } from './hypotheses.ts'
 import { logLikelihood, missesOf, throughFilter, type Observation } from './likelihood.ts'
-import { runDraw } from './posterior.ts'
+import { runDraw } from './run-draw.ts'
+import { slopeBetween } from './proposal.ts'
 import { likeliestShifts, patternOf, stepAt, type Straight } from './shift-of-display.ts'
 import type { Unknown } from './unknowns.ts'
 
@@ -65,16 +66,16 @@ export function findSuspects(
     slopes: unknowns.map((_, k) => {
       const moved = z.slice()
       moved[k]! += PROBE
-      return run(moved).map((value, o) => (value - predicted[o]!) / PROBE)
+      return slopeBetween(predicted, run(moved), PROBE)
     }),
   })
   const near = straightAt(best, told)
   const slopes = near.slopes.map(slope => throughFilter(observations, misses, slope))
   const precision = new Float64Array(n * n)
   for (let i = 0; i < n; i++)
-    for (let j = 0; j < n; j++)
-      precision[i * n + j] = misses.reduce(
-        (sum, { curvature }, o) => sum + slopes[i]![o]! * slopes[j]![o]! * curvature,
+    for (let j = 0; j <= i; j++)
+      precision[i * n + j] = misses.curvature.reduce(
+        (sum, curvature, o) => sum + slopes[i]![o]! * slopes[j]![o]! * curvature,
         i === j ? 1 : 0,
       )
   const factor = cholesky(precision, n)
@@ -85,18 +86,21 @@ export function findSuspects(
     const left = throughFilter(observations, misses, pattern)
     let [a, b] = [0, 0]
     const shared = new Float64Array(n)
-    misses.forEach(({ curvature, gradient }, o) => {
+    for (let o = 0; o < left.length; o++) {
+      // before it happened nothing has changed
+      if (left[o] === 0) continue
+      const curvature = misses.curvature[o]!
       a += curvature * left[o]! ** 2
-      b += gradient * left[o]!
+      b += misses.gradient[o]! * left[o]!
       for (let k = 0; k < n; k++) shared[k]! += curvature * left[o]! * slopes[k]![o]!
-    })
+    }
     const taken = forward(factor, n, shared)
     return { a: Math.max(0, a - taken.reduce((sum, value) => sum + value * value, 0)), b }
   }
   const glance = (kind: AmissKind, atS: number, share: number): Glance => {
     const amiss = amissAt(kind, atS, NO_DISPLAY)(0)
     const there = run(best, { ...AS_TOLD, amiss: () => amiss })
-    const { a, b } = along(there.map((value, o) => value - told[o]!))
+    const { a, b } = along(slopeBetween(told, there, 1))
     const amounts = kind === 'renewed' ? [1] : AMOUNTS
     const gain = Math.max(
       ...amounts.map(

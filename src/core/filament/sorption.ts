@@ -53,9 +53,22 @@ export const rhHoldingMoisturePercent = (
 ): PercentRh => percentFromFraction(activityOfMoisture(sorptionIsotherm(material), moisturePercent))
 
 /** A filament as a sorbent: the curve is its activity over loading. */
-export function filamentSorbent(
-  material: Pick<Material, 'name' | 'moistureAt50Percent' | 'saturatedMoisturePercent' | 'provenance'>,
-): Sorbent {
+export function filamentSorbent(material: SorbingMaterial): Sorbent {
+  const before = sorbents.get(material)
+  if (before) return before
+  const sorbent = sorbentOf(material)
+  sorbents.set(material, sorbent)
+  return sorbent
+}
+/** One for each material: a box's every draw asks for it. */
+const sorbents = new WeakMap<SorbingMaterial, Sorbent>()
+
+type SorbingMaterial = Pick<
+  Material,
+  'name' | 'moistureAt50Percent' | 'saturatedMoisturePercent' | 'provenance'
+>
+
+function sorbentOf(material: SorbingMaterial): Sorbent {
   const isotherm = sorptionIsotherm(material)
   const { slopeAtZeroPercent: slope, curvature } = isotherm
   const valueAt = (loadingGPerG: number) => activityOfMoisture(isotherm, percentFromFraction(loadingGPerG))

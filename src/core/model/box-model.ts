@@ -78,8 +78,9 @@ export interface BoxModel {
 }
 
 /** Litres of solids inside at a time. */
-export const solidsAtL = (model: BoxModel, atS: Seconds): Litres =>
-  [...model.charges, ...model.spools].reduce(
-    (sum, thing) => (isPresent(thing, atS) ? sum + thing.solidsL : sum),
-    0,
-  )
+export function solidsAtL({ charges, spools }: BoxModel, atS: Seconds): Litres {
+  let sum = 0
+  for (const things of [charges, spools])
+    for (const thing of things) if (isPresent(thing, atS)) sum += thing.solidsL
+  return sum
+}

@@ -2,6 +2,7 @@ import type { Celsius } from '#units/quantity.ts'
 import { fractionFromPercent, percentFromFraction } from '#units/ratio.ts'
 import { mostRhPercent, saturationDensityGPerL } from '../air/vapour.ts'
 import type { LoadingCurve, Sorbent } from '../sorbent/sorbent.ts'
+import type { AirAtOutputs } from './air-at-outputs.ts'
 import { ByDay } from './by-day.ts'
 import { byTable } from './by-temperature.ts'
 import { lawFactor } from './law.ts'
@@ -121,22 +122,29 @@ export class Compiled {
     this.perGram = perNode()
     this.factorOf = new Int32Array(n)
 
-    const roomLinks = network.links.filter(link => link.b === ROOM)
-    this.roomLinks = roomLinks.length
-    this.room = new Float64Array(roomLinks.length)
-    this.roomNow = new Float64Array(roomLinks.length)
-    this.roomLaw = new Int32Array(roomLinks.length)
+    let roomLinks = 0
+    let toAir = 0
+    for (const link of network.links)
+      if (link.b === ROOM) roomLinks++
+      else if (link.b === 0) toAir++
+    this.roomLinks = roomLinks
+    this.room = new Float64Array(roomLinks)
+    this.roomNow = new Float64Array(roomLinks)
+    this.roomLaw = new Int32Array(roomLinks)
     this.roomSlotOf = new Int32Array(this.links).fill(-1)
-    const booked: { link: number; node: number }[] = []
+    this.bookedLink = new Int32Array(roomLinks + toAir)
+    this.bookedNode = new Int32Array(roomLinks + toAir)
+    this.bookedBeside = new Uint8Array(roomLinks + toAir)
     let hasBeside = false
+    let slot = 0
     network.links.forEach((link, l) => {
       const law = this.lawIndex(link.law)
-      if (link.b === ROOM) {
-        const slot = booked.push({ link: l, node: link.a }) - 1
-        this.roomSlotOf[l] = slot
-        this.room[slot] = link.conductanceLPerH
-        this.roomLaw[slot] = law
-      }
+      if (link.b !== ROOM) return
+      this.roomSlotOf[l] = slot
+      this.room[slot] = link.conductanceLPerH
+      this.roomLaw[slot] = law
+      this.bookedLink[slot] = l
+      this.bookedNode[slot++] = link.a
     })
     network.links.forEach((link, l) => {
       if (link.b === ROOM) return
@@ -150,7 +158,10 @@ export class Compiled {
         this.up[link.a] = link.conductanceLPerH
         this.upLaw[link.a] = this.lawIndex(link.law)
       }
-      if (link.b === 0) booked.push({ link: l, node: link.a })
+      if (link.b !== 0) return
+      this.bookedLink[slot] = l
+      this.bookedBeside[slot] = link.beside ? 1 : 0
+      this.bookedNode[slot++] = link.a
     })
     for (const strand of network.strands ?? []) {
       this.setParent(strand.a, strand.b)
@@ -170,20 +181,21 @@ export class Compiled {
     }
     for (let i = 1; i < n; i++) if (this.parent[i] === -1) throw new Error(`Node ${i} is linked to nothing.`)
     this.hasBeside = hasBeside
-    this.bookedLink = Int32Array.from(booked, item => item.link)
-    this.bookedNode = Int32Array.from(booked, item => item.node)
-    this.bookedBeside = Uint8Array.from(booked, item => (network.links[item.link]!.beside ? 1 : 0))
 
     const factorIndex = this.factorTable()
     this.stores.forEach((store, i) => {
       this.describe(store, i)
       this.factorOf[i] = factorIndex(store)
     })
-    const nodesOf = (is: (store: WaterStore) => boolean) =>
-      Int32Array.from(this.stores.keys()).filter(i => is(this.stores[i]!))
-    this.airs = nodesOf(store => store.kind === 'air')
-    this.linears = nodesOf(isStraight)
-    this.curved = nodesOf(store => store.kind === 'sorbent' && !isStraight(store))
+    const airs: number[] = []
+    const linears: number[] = []
+    const curved: number[] = []
+    this.stores.forEach((store, i) =>
+      (store.kind === 'air' ? airs : isStraight(store) ? linears : curved).push(i),
+    )
+    this.airs = Int32Array.from(airs)
+    this.linears = Int32Array.from(linears)
+    this.curved = Int32Array.from(curved)
     this.curves = this.stores.map(() => null)
     this.factors = new Float64Array(this.factorFns.length)
     this.lawFactors = new Float64Array(this.lawFns.length)
@@ -361,12 +373,17 @@ export class Compiled {
       : Number.NaN
   }
 
-  /** RH of the box air, %, with this water at any time; the time set stays as it is. */
-  boxRhAtPercent(timeS: number, boxWaterG: number): number {
+  /**
+   * RH of the box air, %, with this water at any time; the time set stays as it is.
+   * @param air where the time is a row of it
+   */
+  boxRhAtPercent(timeS: number, boxWaterG: number, air: AirAtOutputs | null = null, row = 0): number {
     if (timeS === this.factorsAtS) return this.boxRhPercent(boxWaterG)
+    const density = boxWaterG * this.perGram[0]!
+    if (air)
+      return Math.min(air.mostRhPercent[row]!, percentFromFraction(density / air.saturationGPerL[row]!))
     const { point } = this
     this.network.surroundings.at(timeS, point)
-    const density = boxWaterG * this.perGram[0]!
     return Math.min(
       mostRhPercent(point.temperatureC),
       percentFromFraction(density / saturationDensityGPerL(point.temperatureC)),

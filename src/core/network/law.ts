@@ -17,9 +17,20 @@ type OfTemperature = (temperatureC: Celsius) => number
 
 /** Laws are few and met again by every draw: one function each. */
 const known = new Map<string, OfTemperature>()
+/** The same by the law itself, at sea level: most come as the very object they came as before. */
+const knownAtSea = new WeakMap<ConductanceLaw, OfTemperature>()
 
 /** A conductance at a temperature over that at the law's reference. The same law gives the same function. */
 export function lawFactor(law: ConductanceLaw, pressurePa: Pascal = STANDARD_PRESSURE_PA): OfTemperature {
+  if (pressurePa !== STANDARD_PRESSURE_PA) return byValue(law, pressurePa)
+  const before = knownAtSea.get(law)
+  if (before) return before
+  const fn = byValue(law, pressurePa)
+  knownAtSea.set(law, fn)
+  return fn
+}
+
+function byValue(law: ConductanceLaw, pressurePa: Pascal): OfTemperature {
   const key =
     law.kind === 'diffusion'
       ? `${law.referenceC} ${pressurePa}`

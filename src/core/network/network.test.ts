@@ -338,3 +338,11 @@ describe('directions, in a steady room damper than the box', () => {
     rhAt(0.5, 100).forEach((rh, i) => expect(tight[i]!).toBeLessThan(rh + 0.05))
   })
 })
+
+test('a run whose flows are not booked is the same run in all else', () => {
+  const request = { fromS: 0, toS: 30 * DAY, outputS: grid(30, 17) }
+  const { flowG, ...booked } = simulate(box(), request)
+  const { flowG: none, ...plain } = simulate(box(), { ...request, flows: 'not booked' })
+  expect(plain).toEqual(booked)
+  expect([none.length, flowG.length]).toEqual([0, 18 * box().links.length])
+})

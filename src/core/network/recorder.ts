@@ -1,4 +1,5 @@
 import type { PercentRh, Seconds } from '#units/quantity.ts'
+import { airAtOutputs, type AirAtOutputs } from './air-at-outputs.ts'
 import { copyInto } from './copy-into.ts'
 import type { Compiled } from './compiled.ts'
 import type { Network } from './network.ts'
@@ -31,18 +32,24 @@ export class Recorder {
   private oldestBooked: Float64Array
   private beforeBooked: Float64Array
   private nowBooked: Float64Array
+  private readonly outputS: ArrayLike<number>
+  private readonly booksFlows: boolean
+  private readonly air: AirAtOutputs | null
 
   constructor(
     private readonly compiled: Compiled,
     network: Network,
-    private readonly outputS: ArrayLike<number>,
+    { outputS, flows }: { readonly outputS: ArrayLike<Seconds>; readonly flows?: 'not booked' },
   ) {
+    this.outputS = outputS
+    this.booksFlows = flows !== 'not booked'
     const outputs = outputS.length
     const { nodes } = compiled
+    this.air = airAtOutputs(network.surroundings, outputS)
     const booked = compiled.bookedLink.length
     this.atS = new Float64Array(outputs)
     this.waterG = new Float64Array(outputs * nodes)
-    this.flowG = new Float64Array(outputs * network.links.length)
+    this.flowG = new Float64Array(this.booksFlows ? outputs * network.links.length : 0)
     this.airRhPercent = new Float64Array(outputs)
     this.oldestWater = new Float64Array(nodes)
     this.beforeWater = new Float64Array(nodes)
@@ -123,9 +130,11 @@ export class Recorder {
     this.lookAt(timeS)
     for (let i = 0; i < nodes; i++)
       waterG[row * nodes + i] = this.between(i, oldestWater, beforeWater, nowWater)
-    for (let l = 0; l < bookedLink.length; l++)
+    for (let l = 0; this.booksFlows && l < bookedLink.length; l++)
       flowG[row * links + bookedLink[l]!] = this.between(l, oldestBooked, beforeBooked, nowBooked)
-    this.airRhPercent[row] = compiled.boxRhAtPercent(timeS, waterG[row * nodes]!)
+    // what is asked for from before the run is answered with its beginning
+    const air = timeS === this.outputS[row] ? this.air : null
+    this.airRhPercent[row] = compiled.boxRhAtPercent(timeS, waterG[row * nodes]!, air, row)
   }
 
   /** Sets where the line and the parabola (or the line alone) through the accepted points stand at a time. */

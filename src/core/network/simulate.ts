@@ -24,6 +24,8 @@ export interface SimulationRequest {
    * off the parabola through three accepted points. Where the room is known by samples, steps land on them instead.
    */
   readonly outputS: ArrayLike<number>
+  /** Left out: booked. Thousands of draws are run that nobody asks for what came by which way. */
+  readonly flows?: 'not booked'
   /** Stop when the box air first stands above this RH at or after `fromS`. */
   readonly stopAbove?: { readonly rhPercent: number; readonly fromS: Seconds }
 }
@@ -52,7 +54,7 @@ export interface Simulation {
   readonly waterG: Float64Array
   /**
    * Grams that each link has carried since the start (into the box for room links, towards the air otherwise); 0 for
-   * links inside a spool, which are not booked.
+   * links inside a spool, which are not booked. Empty where the request says so.
    */
   readonly flowG: Float64Array
   readonly airRhPercent: Float64Array
@@ -100,7 +102,7 @@ export function simulate(
     compiled,
     network.nodes.map(node => node.initialWaterG),
   )
-  const recorder = new Recorder(compiled, network, request.outputS)
+  const recorder = new Recorder(compiled, network, request)
   const { samples } = network.surroundings
   const startWaterG = sum(solver.waterG)
   const tolerance = tolerances(network, settings)
