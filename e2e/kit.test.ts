@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import type { ElementHandle, Page } from 'puppeteer-core'
-import { mkdtempSync } from 'node:fs'
+import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { records, saveBackup, stateOf } from './own-journal.ts'
@@ -224,7 +224,8 @@ describe('every kind of charge', () => {
     await page.goto(page.url().replace(/#.*/, '#/files'))
     await page.waitForSelector('[data-place="files"]')
     const found = await records(page)
-    const path = join(mkdtempSync(join(tmpdir(), 'veld-kit-')), 'kit.zip')
+    const folder = mkdtempSync(join(tmpdir(), 'veld-kit-'))
+    const path = join(folder, 'kit.zip')
     const { acts, state } = stateOf(found)
     expect(state.contradictions).toEqual([])
     expect([...state.charges.values()].filter(charge => charge.retiredMs === null)).toHaveLength(KINDS.length)
@@ -235,6 +236,7 @@ describe('every kind of charge', () => {
     await input.uploadFile(path)
     await other.locator('::-p-xpath(//button[contains(., "together")])').click()
     await other.waitForSelector('[data-part="undo"]')
+    rmSync(folder, { recursive: true })
     const back = stateOf(await records(other)).state
     expect(
       [...back.charges.values()].map(({ desiccant, holder, dryMassG }) => [desiccant, holder, dryMassG]),

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals'
 import { createHash } from 'node:crypto'
-import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import JSZip from 'jszip'
@@ -10,7 +10,10 @@ import { openStage, problemsOf, settled, type Stage } from './harness.ts'
 let stage: Stage
 const folder = mkdtempSync(join(tmpdir(), 'veld-photos-'))
 beforeAll(async () => void (stage = await openStage()), 60_000)
-afterAll(() => stage.close())
+afterAll(async () => {
+  rmSync(folder, { recursive: true })
+  await stage.close()
+})
 
 const button = (words: string) => `::-p-xpath(//button[normalize-space(.)="${words}"])`
 /** A photo as a camera makes it, so many pixels wide and high, drawn in the page; as a file. */

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals'
 import { spawnSync } from 'node:child_process'
-import { copyFileSync, mkdirSync, mkdtempSync, writeFileSync } from 'node:fs'
+import { copyFileSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { root } from './set-up.mjs'
@@ -15,6 +15,7 @@ function lint(files: Readonly<Record<string, string>>): string {
     writeFileSync(join(folder, file), text)
   }
   const run = spawnSync(join(root, 'node_modules/.bin/oxlint'), [], { cwd: folder, encoding: 'utf8' })
+  rmSync(folder, { recursive: true })
   return run.stdout + run.stderr
 }
 

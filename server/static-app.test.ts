@@ -1,5 +1,5 @@
-import { expect, test } from '@jest/globals'
-import { mkdtempSync, writeFileSync } from 'node:fs'
+import { afterAll, expect, test } from '@jest/globals'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { contentPolicyText } from './content-policy.ts'
@@ -8,6 +8,7 @@ import { makeApp } from './static-app.ts'
 const folder = mkdtempSync(join(tmpdir(), 'veld-static-'))
 writeFileSync(join(folder, 'index.html'), '<p>here</p>')
 const app = makeApp(folder)
+afterAll(() => rmSync(folder, { recursive: true }))
 
 test('serves the page under a strict policy', async () => {
   const response = await app.request('/')
