@@ -4,7 +4,7 @@ import { equilibriumMoisturePercent } from '../filament/sorption.ts'
 import { USUAL_SPOOL } from '../filament/winding.ts'
 import { someBox, someCharge, someSpool } from '#testing/box-models.ts'
 import { firstAbove } from './first-above.ts'
-import { leastGrams } from './least-grams.ts'
+import { leastGrams, leastGramsUntil, type LeastGrams } from './least-grams.ts'
 import { constantSeries, sampledSurroundings } from '../room/sampled-room.ts'
 import {
   canHeatedAirDry,
@@ -47,6 +47,8 @@ const dayPassed = (model: typeof box): number => {
   return passing.ends === 'passes' ? passing.atS / DAY : Number.NaN
 }
 
+const sizing = { charge: box.charges[0]!, limitRhPercent: 25, mostG: 5000, ratio: 1.02 }
+
 describe('of a box', () => {
   test('the limit is passed later with more beads, never without a leak', () => {
     const few = dayPassed(box)
@@ -55,7 +57,6 @@ describe('of a box', () => {
     expect(passes25({ ...box, inlets: [] }, 300).ends).toBe('holds')
   })
   test('grams needed hold the interval, a tenth less does not', () => {
-    const sizing = { charge: box.charges[0]!, limitRhPercent: 25, mostG: 5000, ratio: 1.02 }
     const wanted = leastGrams(box, { ...sizing, span: untilDay(90) }, TOLERANCES, 8)
     if (wanted.ends !== 'found') throw new Error(wanted.ends)
     expect(passes25(holding(wanted.grams), 90).ends).toBe('holds')
@@ -63,6 +64,39 @@ describe('of a box', () => {
     // a lid so open that the floor stands above the limit: no amount does
     const open = { ...box, inlets: [{ by: 'lid' as const, conductanceLPerH: 900 }] }
     expect(leastGrams(open, { ...sizing, span: untilDay(60) }, TOLERANCES, 8).ends).toBe('no amount does')
+  })
+})
+
+describe('grams for several ends of one span', () => {
+  const days = [60, 90, 200]
+  const until = (of: readonly number[], nearG?: number) => of.map(day => ({ untilS: day * DAY, nearG }))
+  const { ratio, ...asked } = sizing
+  const apart = days.map(day => leastGrams(box, { ...sizing, span: untilDay(day) }, TOLERANCES))
+  const grams = (list: readonly LeastGrams[]) =>
+    list.map(one => (one.ends === 'found' ? one.grams : Number.NaN))
+  test.each([
+    ['from the middle', undefined],
+    ['from near', 60],
+    ['from far below', 3],
+    ['from more than there may be', 5000],
+  ])('are what each alone would be, begun %s, in whatever order', (_, nearG) => {
+    const span = untilDay(1)
+    const together = leastGramsUntil(box, { ...asked, ratio, span, untilS: until(days, nearG) }, TOLERANCES)
+    grams(together).forEach((one, i) => {
+      expect(one / grams(apart)[i]!).toBeLessThanOrEqual(ratio)
+      expect(one / grams(apart)[i]!).toBeGreaterThanOrEqual(1 / ratio)
+    })
+    const turned = leastGramsUntil(
+      box,
+      { ...asked, ratio, span, untilS: until([...days].reverse(), nearG) },
+      TOLERANCES,
+    )
+    expect(turned.reverse()).toEqual(together)
+  })
+  test('no amount for the latest is no word of the others', () => {
+    const few = { ...asked, ratio, mostG: 1.2 * grams(apart)[1]!, span: untilDay(1) }
+    const ends = leastGramsUntil(box, { ...few, untilS: until(days) }, TOLERANCES)
+    expect(ends.map(one => one.ends)).toEqual(['found', 'found', 'no amount does'])
   })
 })
 

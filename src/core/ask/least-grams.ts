@@ -1,7 +1,7 @@
-import type { Grams, PercentRh } from '#units/quantity.ts'
+import type { Grams, PercentRh, Seconds } from '#units/quantity.ts'
 import type { BoxModel, ChargeModel } from '../model/box-model.ts'
 import type { SimulationOptions } from '../network/simulate.ts'
-import { firstAbove, type LimitSpan, type Unfinished } from './first-above.ts'
+import { firstAbove, type LimitSpan, type Passing, type Unfinished } from './first-above.ts'
 
 /** How much of a desiccant holds a limit over a span, or why no figure stands there. */
 export type LeastGrams =
@@ -44,34 +44,109 @@ const STRIDE = 1.12
  * between two tries, then halving.
  * @param rings of each spool; 0: spools are lumped
  */
-export function leastGrams(
+export const leastGrams = (
   model: BoxModel,
-  { charge, limitRhPercent, span, mostG, nearG, ratio }: Sizing,
+  { span, nearG, ...sizing }: Sizing,
   options: SimulationOptions,
   rings = 0,
-): LeastGrams {
-  let low = LEAST_G
-  let high = mostG
-  let mostHolds = false
-  let stride = STRIDE
-  let tried = Math.min(Math.max(nearG ?? Math.sqrt(LEAST_G * mostG), LEAST_G), mostG)
-  for (;;) {
-    const passing = firstAbove(withCharge(model, charge, tried), limitRhPercent, span, options, rings)
-    if (passing.ends === 'unfinished') return { ends: 'unfinished', why: passing.why }
-    if (passing.ends === 'holds') {
-      high = tried
-      mostHolds = true
-    } else {
-      if (tried >= mostG) return { ends: 'no amount does' }
-      low = tried
+): LeastGrams =>
+  leastGramsUntil(model, { ...sizing, span, untilS: [{ untilS: span.toS, nearG }] }, options, rings)[0]!
+
+/** One end of the span, and where to begin to look for its grams. */
+export interface Until {
+  readonly untilS: Seconds
+  readonly nearG: Grams | undefined
+}
+
+/**
+ * The same for several ends of one span, in their order. One run tells of all: with the grams tried the limit is
+ * passed after some of the ends and before the others.
+ */
+export function leastGramsUntil(
+  model: BoxModel,
+  {
+    charge,
+    limitRhPercent,
+    span,
+    mostG,
+    ratio,
+    untilS,
+  }: Omit<Sizing, 'nearG' | 'span'> & {
+    readonly span: Omit<LimitSpan, 'toS'>
+    readonly untilS: readonly Until[]
+  },
+  options: SimulationOptions,
+  rings = 0,
+): LeastGrams[] {
+  const searches = untilS.map(until => new Search(until.untilS, until.nearG, mostG, ratio))
+  const latestFirst = [...searches].sort((a, b) => b.untilS - a.untilS)
+  for (const search of latestFirst)
+    while (search.ends === null) {
+      const triedG = search.next()
+      const toS = search.untilS
+      const passing = firstAbove(
+        withCharge(model, charge, triedG),
+        limitRhPercent,
+        { ...span, toS },
+        options,
+        rings,
+      )
+      for (const one of searches) if (one.untilS <= toS) one.hear(triedG, passing)
     }
-    if (mostHolds && high / low <= ratio) return { ends: 'found', grams: high }
-    const isBetween = mostHolds && low > LEAST_G
-    tried = isBetween
-      ? Math.sqrt(low * high)
-      : mostHolds
-        ? Math.max(high / stride, Math.sqrt(LEAST_G * high))
-        : Math.min(low * stride, mostG)
-    stride *= stride
+  return searches.map(search => search.ends!)
+}
+
+/** The search for one end of the span: between which grams the answer lies. */
+class Search {
+  ends: LeastGrams | null = null
+  private lowG = LEAST_G
+  private highG: Grams
+  private lowFails = false
+  private highHolds = false
+  private stride = STRIDE
+  private isBegun = false
+
+  constructor(
+    readonly untilS: Seconds,
+    private readonly nearG: Grams | undefined,
+    private readonly mostG: Grams,
+    private readonly ratio: number,
+  ) {
+    this.highG = mostG
+  }
+
+  /** The grams to try next. */
+  next(): Grams {
+    const { lowG, highG, mostG } = this
+    if (!this.isBegun) {
+      this.isBegun = true
+      const near = Math.min(Math.max(this.nearG ?? Math.sqrt(LEAST_G * mostG), LEAST_G), mostG)
+      const isOpen = (!this.lowFails || near > lowG) && (!this.highHolds || near < highG)
+      if (isOpen) return near
+    }
+    if (this.highHolds && this.lowFails) return Math.sqrt(lowG * highG)
+    const { stride } = this
+    this.stride *= stride
+    return this.highHolds
+      ? Math.max(highG / stride, Math.sqrt(LEAST_G * highG))
+      : Math.min(lowG * stride, mostG)
+  }
+
+  /** What a run with these grams told, to this end of the span or beyond. */
+  hear(triedG: Grams, passing: Passing): void {
+    if (this.ends) return
+    const heldUntilS =
+      passing.ends === 'holds' ? passing.untilS : passing.ends === 'passes' ? passing.atS : passing.reachedS
+    if (heldUntilS >= this.untilS && !(passing.ends === 'passes' && heldUntilS === this.untilS)) {
+      this.highHolds = true
+      this.highG = Math.min(this.highG, triedG)
+    } else if (passing.ends === 'unfinished') this.ends = { ends: 'unfinished', why: passing.why }
+    else if (triedG >= this.mostG) this.ends = { ends: 'no amount does' }
+    else {
+      this.lowFails = true
+      this.lowG = Math.max(this.lowG, triedG)
+    }
+    if (this.ends === null && this.highHolds && this.highG / this.lowG <= this.ratio)
+      this.ends = { ends: 'found', grams: this.highG }
   }
 }

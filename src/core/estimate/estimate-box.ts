@@ -23,7 +23,7 @@ import {
   worthOfKnowing,
   type StandingDraw,
 } from './forecast.ts'
-import { gramsWanted, REMEDIES, type GramsWanted } from './grams-wanted.ts'
+import { gramsWanted, type GramsWanted } from './grams-wanted.ts'
 import { observationsOf, type Observation } from './likelihood.ts'
 import { middleDraw } from './middle-draw.ts'
 import { HORIZON_S } from './model-of-draw.ts'
@@ -112,13 +112,7 @@ export function gramsOf(
   const draws = turns.flatMap(turn => turn.draws)
   const weights = turns.flatMap(turn => Array.from(turn.weights, weight => weight / turns.length))
   const inflows = turns.flatMap(turn => Array.from(turn.inflows))
-  const list: GramsWanted[] = []
-  for (const remedy of REMEDIES)
-    for (const n of weeks) {
-      const wanted = gramsWanted(facts, draws, weights, inflows, remedy, n, shouldStop)
-      if (wanted) list.push(wanted)
-    }
-  return list
+  return gramsWanted(facts, draws, weights, inflows, weeks, shouldStop)
 }
 
 export function ensembleOf(facts: BoxFacts, options: ReportOptions = {}): Ensemble {

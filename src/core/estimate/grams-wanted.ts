@@ -1,6 +1,6 @@
 import type { Grams } from '#units/quantity.ts'
 import { secondsFromDays } from '#units/time.ts'
-import { leastGrams } from '../ask/least-grams.ts'
+import { leastGramsUntil, type LeastGrams } from '../ask/least-grams.ts'
 import type { BoxFacts } from '../evidence/facts.ts'
 import { ALWAYS, isPresent, type BoxModel, type ChargeModel } from '../model/box-model.ts'
 import type { StandingDraw } from './forecast.ts'
@@ -20,7 +20,7 @@ export interface Remedy {
   readonly spoolsRhPercent?: number
   readonly leakLPerH?: number
 }
-export const REMEDIES: readonly Remedy[] = [
+const REMEDIES: readonly Remedy[] = [
   { id: 'as it is' },
   { id: 'dry the damp spools', spoolsRhPercent: 8 },
   // the middle of what clips and rubber let through
@@ -36,28 +36,33 @@ export interface GramsWanted {
   readonly perDraw: readonly Grams[]
 }
 
-/** The box from now on with a remedy done, as a draw has it. */
-function remedied(draw: StandingDraw, remedy: Remedy): BoxModel {
-  const model = futureModel(draw)
-  const { spoolsRhPercent, leakLPerH } = remedy
-  return {
-    ...model,
-    inlets: model.inlets.map(inlet =>
-      inlet.by === 'lid' && leakLPerH !== undefined
-        ? { ...inlet, conductanceLPerH: Math.min(inlet.conductanceLPerH, leakLPerH) }
-        : inlet,
-    ),
-    spools:
-      spoolsRhPercent === undefined
-        ? model.spools
-        : model.spools.map(spool => ({
-            ...spool,
-            wetRhPercent: Math.min(spool.wetRhPercent as number, spoolsRhPercent),
-            ...(spool.boardRhPercent === undefined
-              ? {}
-              : { boardRhPercent: Math.min(spool.boardRhPercent, spoolsRhPercent) }),
-          })),
-  }
+/** The box from now on with a remedy done, as a draw has it; the very same box where there is nothing to remedy. */
+function remedied(box: BoxModel, { spoolsRhPercent, leakLPerH }: Remedy): BoxModel {
+  if (leakLPerH !== undefined)
+    return box.inlets.some(inlet => inlet.by === 'lid' && inlet.conductanceLPerH > leakLPerH)
+      ? {
+          ...box,
+          inlets: box.inlets.map(inlet =>
+            inlet.by === 'lid'
+              ? { ...inlet, conductanceLPerH: Math.min(inlet.conductanceLPerH, leakLPerH) }
+              : inlet,
+          ),
+        }
+      : box
+  if (spoolsRhPercent === undefined) return box
+  const isDamp = (rh: number | undefined) => rh !== undefined && rh > spoolsRhPercent
+  return box.spools.some(spool => isDamp(spool.wetRhPercent as number) || isDamp(spool.boardRhPercent))
+    ? {
+        ...box,
+        spools: box.spools.map(spool => ({
+          ...spool,
+          wetRhPercent: Math.min(spool.wetRhPercent as number, spoolsRhPercent),
+          ...(spool.boardRhPercent === undefined
+            ? {}
+            : { boardRhPercent: Math.min(spool.boardRhPercent, spoolsRhPercent) }),
+        })),
+      }
+    : box
 }
 /** Damp spools and board keep the air up for a while, whatever the beads: what counts is that it comes down and stays. */
 const SETTLES_S = secondsFromDays(7)
@@ -75,46 +80,69 @@ function freshCharge(facts: BoxFacts, draw: StandingDraw, index: number): Charge
 
 /**
  * Grams of beads, fresh from the usual heating and put in now, that hold the strictest target for so many weeks in
- * nine draws of ten.
+ * nine draws of ten: for each remedy, and for each number of weeks.
+ * @param weights sum to 1
  * @param inflows what comes into the air in each draw: the draws used are spread evenly along it
+ * @returns empty without beads or a target, and where it was told to stop
  */
 export function gramsWanted(
   facts: BoxFacts,
   draws: readonly StandingDraw[],
   weights: ArrayLike<number>,
   inflows: ArrayLike<number>,
-  remedy: Remedy,
-  weeks: number,
+  weeks: readonly number[],
   shouldStop?: () => boolean,
-): GramsWanted | null {
+): GramsWanted[] {
   const index = facts.charges.findLastIndex(item => isPresent(item, facts.nowS))
   const limitRhPercent = facts.targetRhPercent
-  if (index < 0 || limitRhPercent === null) return null
-  const span = { fromS: facts.nowS, toS: facts.nowS + secondsFromDays(7 * weeks), settleS: SETTLES_S }
-  const perDraw: number[] = []
-  // neighbours in what comes in want nearly the same: each begins where the one before ended
-  let nearG: Grams | undefined
-  for (const pick of evenPicks(inflows, weights, DRAWS)) {
-    if (shouldStop?.()) return null
-    const draw = draws[pick]!
-    const sizing = leastGrams(
-      remedied(draw, remedy),
-      {
-        charge: freshCharge(facts, draw, index),
-        limitRhPercent,
-        span,
-        mostG: MOST_G,
-        ratio: SEARCH_RATIO,
-        ...(nearG === undefined ? {} : { nearG }),
-      },
-      ENSEMBLE_TOLERANCES,
-    )
-    // a run that broke off says nothing: it is left out, not read as one answer or the other
-    if (sizing.ends === 'unfinished') continue
-    if (sizing.ends === 'found') nearG = sizing.grams
-    perDraw.push(sizing.ends === 'found' ? sizing.grams : MOST_G)
+  if (index < 0 || limitRhPercent === null) return []
+  const span = { fromS: facts.nowS, settleS: SETTLES_S }
+  const picks = evenPicks(inflows, weights, DRAWS).map(pick => draws[pick]!)
+  const boxes = picks.map(draw => futureModel(draw))
+  const charges = picks.map(draw => freshCharge(facts, draw, index))
+  const sizedAsItIs: LeastGrams[][] = []
+  const list: GramsWanted[] = []
+  for (const remedy of REMEDIES) {
+    const perWeeks: Grams[][] = weeks.map(() => [])
+    // neighbours in what comes in want nearly the same: each begins where the one before ended
+    const nearG: (Grams | undefined)[] = weeks.map(() => undefined)
+    for (const [i, box] of boxes.entries()) {
+      if (shouldStop?.()) return []
+      const changed = remedied(box, remedy)
+      const sizings =
+        changed === box && sizedAsItIs[i]
+          ? sizedAsItIs[i]
+          : leastGramsUntil(
+              changed,
+              {
+                charge: charges[i]!,
+                limitRhPercent,
+                span,
+                untilS: weeks.map((n, w) => ({
+                  untilS: facts.nowS + secondsFromDays(7 * n),
+                  nearG: nearG[w],
+                })),
+                mostG: MOST_G,
+                ratio: SEARCH_RATIO,
+              },
+              ENSEMBLE_TOLERANCES,
+            )
+      if (changed === box) sizedAsItIs[i] ??= sizings
+      sizings.forEach((sizing, w) => {
+        // a run that broke off says nothing: it is left out, not read as one answer or the other
+        if (sizing.ends === 'unfinished') return
+        if (sizing.ends === 'found') nearG[w] = sizing.grams
+        perWeeks[w]!.push(sizing.ends === 'found' ? sizing.grams : MOST_G)
+      })
+    }
+    perWeeks.forEach((perDraw, w) => {
+      if (perDraw.length > 0) list.push(wantedBy(remedy, weeks[w]!, perDraw))
+    })
   }
-  if (perDraw.length === 0) return null
+  return list
+}
+
+function wantedBy(remedy: Remedy, weeks: number, perDraw: Grams[]): GramsWanted {
   perDraw.sort((a, b) => a - b)
   const enough = perDraw[Math.ceil(SURE * perDraw.length) - 1]!
   // in logarithms: what the hardest draws ask for is a multiple of what the others do
