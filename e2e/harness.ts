@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import puppeteer, { type Browser, type Page } from 'puppeteer-core'
 import { CHROMIUM, root } from '../scripts/set-up.mjs'
-import { DEMO_DAY, giveReckoned } from './reckoned.ts'
+import { DEMO_DAY, DEMO_DAY_MS, giveReckoned } from './reckoned.ts'
 
 export interface Stage {
   readonly address: string
@@ -21,6 +21,8 @@ export interface OpenOptions {
   readonly search?: string
   /** A visitor with nothing kept. */
   readonly fresh?: boolean
+  /** An own journal on the demonstration's day: what it has in common with the demonstration is reckoned already. */
+  readonly onDemoDay?: boolean
   /** With the service worker that keeps the app offline; left out: none, since every fresh visitor would install it anew. */
   readonly offline?: boolean
   /** Another server than the app's own. */
@@ -62,7 +64,12 @@ export async function openStage(): Promise<Stage> {
       if (hash.startsWith('/demo') && (options.fresh || !shared)) {
         shared ||= !options.fresh
         await page.goto(`${at}icon-180.png`)
-        await giveReckoned(page)
+        await giveReckoned(page, 'demo')
+      }
+      if (options.onDemoDay) {
+        await setDemoDay(page)
+        await page.goto(`${at}icon-180.png`)
+        await giveReckoned(page, 'own')
       }
       if (!options.offline)
         await page.evaluateOnNewDocument(() => {
@@ -106,6 +113,14 @@ const launch = (profile: string): Promise<Browser> =>
       '--disable-dev-shm-usage',
     ],
   })
+
+/** The device's clock goes on from ten in the morning UTC of the demonstration's day, in each document the page will open. */
+export const setDemoDay = (page: Page) =>
+  page.evaluateOnNewDocument(shiftMs => {
+    const deviceMs = Date.now
+    Date.now = () => deviceMs() + shiftMs
+  }, DEMO_SHIFT_MS)
+const DEMO_SHIFT_MS = DEMO_DAY_MS - Date.now()
 
 /** What the page complained of: errors, content-policy violations. */
 export const problemsOf = (page: Page): string[] =>

@@ -9,19 +9,19 @@ import type { State } from '../src/journal/state.ts'
 import { undoSteps } from '../src/journal/undo.ts'
 import { isTakenBack } from '../src/journal/in-force.ts'
 import { toldFirstBox } from './first-box.ts'
-import { boxesStand, openStage, problemsOf, type Stage } from './harness.ts'
+import { boxesStand, openStage, problemsOf, setDemoDay, type Stage } from './harness.ts'
 import { fill, ownActs, records, refill, saveBackup, stateOf } from './own-journal.ts'
+import { DEMO_DAY_MS } from './reckoned.ts'
 
 let stage: Stage
 let folder: string
-const NOW = Date.now()
-const acts = ownActs(NOW)
+const acts = ownActs(DEMO_DAY_MS)
 const few = acts.slice(0, -6)
 
 beforeAll(async () => {
   stage = await openStage()
   folder = mkdtempSync(join(tmpdir(), 'veld-files-'))
-  saveBackup(join(folder, 'all.zip'), acts, NOW)
+  saveBackup(join(folder, 'all.zip'), acts, DEMO_DAY_MS)
 }, 60_000)
 afterAll(async () => {
   await stage.close()
@@ -30,7 +30,7 @@ afterAll(async () => {
 
 /** An own journal of its own context, filled, on a page. */
 async function ownPage(list = few): Promise<Page> {
-  const page = await stage.open('/preferences', { fresh: true })
+  const page = await stage.open('/preferences', { fresh: true, onDemoDay: true })
   await page.waitForSelector('[data-place="preferences"]')
   await fill(page, list)
   return page
@@ -280,6 +280,7 @@ test(`two tabs press undo and take back ${ACTS_A_TAB} times each: nothing is los
   const context = page.browserContext()
   await go(page, '/entries', '[data-place="entries"]')
   const other = await context.newPage()
+  await setDemoDay(other)
   await other.goto(`${stage.address}#/entries`)
   await other.waitForSelector('[data-place="entries"] [data-part="entry-row"]')
   await page.bringToFront()

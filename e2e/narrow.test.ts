@@ -3,16 +3,16 @@ import type { Page } from 'puppeteer-core'
 import { openStage, problemsOf, settled, type Stage } from './harness.ts'
 import type { Act } from '../src/records/act.ts'
 import { fill, ownActs } from './own-journal.ts'
+import { DEMO_DAY_MS } from './reckoned.ts'
 
 let stage: Stage
 beforeAll(async () => void (stage = await openStage()), 120_000)
 afterAll(() => stage.close())
 
-const NOW = Date.parse('2026-11-26T10:00:00Z')
 const LONG = 'Zweihundertsiebenundfünfzigkilogrammtrockenschrankdauerlager'
 /** Every name as long as a name may be, without a place to break it. */
 const longNamed = (): Act[] =>
-  ownActs(NOW).map(act => ({
+  ownActs(DEMO_DAY_MS).map(act => ({
     ...act,
     entries: act.entries.map(entry =>
       'name' in entry.payload
@@ -40,6 +40,8 @@ const sticksOut = (page: Page): Promise<string[]> =>
       const text = walker.currentNode.textContent?.trim()
       const parent = walker.currentNode.parentElement
       if (!text || !parent || parent.closest('[aria-hidden="true"], style, script')) continue
+      // told to those who hear the page, a pixel wide
+      if (parent.getBoundingClientRect().width <= 1) continue
       const range = document.createRange()
       range.selectNodeContents(walker.currentNode)
       // squeezed until its letters stand under one another
@@ -103,7 +105,7 @@ const PAGES = [
 /** One visitor for all windows: the boxes are reckoned once. */
 let page: Page
 beforeAll(async () => {
-  page = await stage.open('/preferences', { fresh: true })
+  page = await stage.open('/preferences', { fresh: true, onDemoDay: true })
   await page.waitForSelector('[data-place]')
   await fill(page, longNamed())
   await page.evaluate(() => (location.hash = '/box/launch'))

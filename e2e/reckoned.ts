@@ -9,10 +9,11 @@ import { root } from '../scripts/set-up.mjs'
  * anew by itself.
  */
 const FILE = join(root, '.tmp/reckoned.json')
-const STORE = 'results_demo'
+const storeOf = (journal: 'demo' | 'own') => `results_${journal}`
 
 /** The day the demonstration is looked at, unless a test says another. */
 export const DEMO_DAY = '?today=2026-11-26'
+export const DEMO_DAY_MS = Date.parse('2026-11-26T10:00:00Z')
 
 export async function keepReckoned(page: Page): Promise<void> {
   const found = await page.evaluate(
@@ -36,14 +37,14 @@ export async function keepReckoned(page: Page): Promise<void> {
           }
         }
       }),
-    STORE,
+    storeOf('demo'),
   )
   mkdirSync(join(root, '.tmp'), { recursive: true })
   writeFileSync(FILE, JSON.stringify(found))
 }
 
 /** Lays them into the storage of a page that is at the app's address, before the app has opened it. */
-export async function giveReckoned(page: Page): Promise<void> {
+export async function giveReckoned(page: Page, journal: 'demo' | 'own'): Promise<void> {
   if (!existsSync(FILE)) return
   const kept = JSON.parse(readFileSync(FILE, 'utf8')) as [string, unknown][]
   await page.evaluate(
@@ -62,7 +63,7 @@ export async function giveReckoned(page: Page): Promise<void> {
           }
         }
       }),
-    STORE,
+    storeOf(journal),
     kept,
   )
 }

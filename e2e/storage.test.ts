@@ -3,6 +3,7 @@ import type { Page } from 'puppeteer-core'
 import { pressOn, roomFor, toldFirstBox } from './first-box.ts'
 import { boxesStand, openStage, problemsOf, type Stage } from './harness.ts'
 import { fill, ownActs, records, refill } from './own-journal.ts'
+import { DEMO_DAY_MS } from './reckoned.ts'
 
 let stage: Stage
 beforeAll(async () => void (stage = await openStage()), 60_000)
@@ -93,9 +94,9 @@ describe('a browser that gives no storage', () => {
 })
 
 test('cleared while open: said at the next thing written, shown as before, and put back', async () => {
-  const page = await stage.open('/preferences', { fresh: true })
+  const page = await stage.open('/preferences', { fresh: true, onDemoDay: true })
   await page.waitForSelector('[data-place="preferences"]')
-  const acts = ownActs(Date.now()).slice(0, -6)
+  const acts = ownActs(DEMO_DAY_MS).slice(0, -6)
   await fill(page, acts)
   await page.evaluate(() => (location.hash = '/box/launch'))
   await page.reload()
