@@ -135,9 +135,10 @@ class Search {
   /** What a run with these grams told, to this end of the span or beyond. */
   hear(triedG: Grams, passing: Passing): void {
     if (this.ends) return
-    const heldUntilS =
-      passing.ends === 'holds' ? passing.untilS : passing.ends === 'passes' ? passing.atS : passing.reachedS
-    if (heldUntilS >= this.untilS && !(passing.ends === 'passes' && heldUntilS === this.untilS)) {
+    const holds =
+      passing.ends === 'holds' ||
+      (passing.ends === 'passes' ? passing.atS > this.untilS : passing.reachedS >= this.untilS)
+    if (holds) {
       this.highHolds = true
       this.highG = Math.min(this.highG, triedG)
     } else if (passing.ends === 'unfinished') this.ends = { ends: 'unfinished', why: passing.why }
