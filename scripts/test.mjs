@@ -16,40 +16,30 @@ let failed = 0
 const failures = []
 const bin = name => join(root, 'node_modules/.bin', name)
 
-function step(name, command, args) {
+/** One step; its words are shown when it ends. @returns whether it passed */
+function step([name, command, args]) {
   const started = Date.now()
-  console.log(`\n— ${name}`)
-  const ok = spawnSync(command, args, { cwd: root, stdio: 'inherit' }).status === 0
-  console.log(`  ${ok ? 'passed' : 'FAILED'} in ${((Date.now() - started) / 1000).toFixed(0)} s`)
-  if (ok) passed++
-  else failed++
-  return ok
+  const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] })
+  let said = ''
+  for (const stream of [child.stdout, child.stderr]) stream.on('data', chunk => (said += chunk))
+  return new Promise(resolve => {
+    const end = code => {
+      const seconds = ((Date.now() - started) / 1000).toFixed(0)
+      console.log(`\n— ${name}\n${said}  ${code === 0 ? 'passed' : 'FAILED'} in ${seconds} s`)
+      if (code === 0) passed++
+      else failed++
+      resolve(code === 0)
+    }
+    child.once('error', error => {
+      said += `${error.message}\n`
+      end(1)
+    })
+    child.once('close', end)
+  })
 }
 
-/** Steps that do not need each other, side by side; each one's words are shown when it ends. */
-async function together(steps) {
-  const running = steps.map(([name, command, args]) => {
-    const started = Date.now()
-    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] })
-    let said = ''
-    for (const stream of [child.stdout, child.stderr]) stream.on('data', chunk => (said += chunk))
-    return new Promise(resolve => {
-      const end = code => {
-        const seconds = ((Date.now() - started) / 1000).toFixed(0)
-        console.log(`\n— ${name}\n${said}  ${code === 0 ? 'passed' : 'FAILED'} in ${seconds} s`)
-        if (code === 0) passed++
-        else failed++
-        resolve()
-      }
-      child.once('error', error => {
-        said += `${error.message}\n`
-        end(1)
-      })
-      child.once('close', end)
-    })
-  })
-  await Promise.all(running)
-}
+/** Steps that do not need each other, side by side. */
+const together = steps => Promise.all(steps.map(step))
 
 function jest(name, projects, ...more) {
   const report = join(scratch, `${name}.json`)
@@ -92,7 +82,7 @@ await together([
 ])
 // a page waits for what it shows much of its time: a third worker fills the two cores
 jest('unit', ['unit', 'dom'], '--maxWorkers=3')
-await together([
+const shares = together([
   ['plans of renewals, a share', bin('tsx'), ['scripts/validate-plan.ts', '--share']],
   ['validation, a seeded fifth', bin('tsx'), ['scripts/validate.ts', '--fifth']],
   ['histories, a share', bin('tsx'), ['scripts/validate-histories.ts', '--share']],
@@ -103,12 +93,12 @@ await together([
   ['drying runs, a share', bin('tsx'), ['scripts/validate-spools.ts', '--share']],
   ['hostile files, a seeded fifth', bin('tsx'), ['scripts/validate-hostile.ts', '--fifth']],
 ])
-if (
-  step('build', process.execPath, ['scripts/build.mjs']) &&
-  step("the demonstration's boxes, reckoned once", bin('tsx'), ['scripts/reckon-demo.ts'])
-)
-  // and so do browsers
-  jest('browser', ['e2e'], '--maxWorkers=3')
+const ready =
+  (await step(['build', process.execPath, ['scripts/build.mjs']])) &&
+  (await step(["the demonstration's boxes, reckoned once", bin('tsx'), ['scripts/reckon-demo.ts']]))
+await shares
+// and so do browsers
+if (ready) jest('browser', ['e2e'], '--maxWorkers=3')
 if (failures.length > 0) console.log(`\nFailed:\n${failures.join('\n')}`)
 console.log(`\n${passed} passed, ${failed} failed`)
 process.exit(failed === 0 ? 0 : 1)
