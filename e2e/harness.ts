@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import puppeteer, { type Browser, type Page } from 'puppeteer-core'
-import { CHROMIUM, root } from '../scripts/set-up.mjs'
+import { findChromium, root } from '../scripts/set-up.mjs'
 import { DEMO_DAY, DEMO_DAY_MS, giveReckoned } from './reckoned.ts'
 
 export interface Stage {
@@ -98,7 +98,7 @@ export async function openStage(): Promise<Stage> {
 
 const launch = (profile: string): Promise<Browser> =>
   puppeteer.launch({
-    executablePath: CHROMIUM,
+    executablePath: findChromium() ?? '/usr/bin/chromium',
     headless: true,
     pipe: true,
     userDataDir: profile,

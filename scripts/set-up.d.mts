@@ -1,2 +1,2 @@
 export const root: string
-export const CHROMIUM: string
+export const findChromium: () => string | undefined
