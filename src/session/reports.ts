@@ -8,14 +8,19 @@ import { useJournalTools, type JournalTools } from './journal-context.tsx'
 
 export const WEEKS_WANTED = [4, 8, 16] as const
 
-/** Facts as a query's key: a fingerprint of all they say, taken once. */
+/**
+ * Facts as a query's key: a fingerprint of all they say, taken once. Names are left out: nothing is reckoned from them and no
+ * result holds one, so whatever is given another name is not reckoned anew.
+ */
 const keys = new WeakMap<BoxFacts | SpoolAsked, string>()
-function factsKey(facts: BoxFacts | SpoolAsked | null | undefined): string {
+export function factsKey(facts: BoxFacts | SpoolAsked | null | undefined): string {
   if (!facts) return ''
-  const key = keys.get(facts) ?? bytesToHex(sha256(utf8ToBytes(JSON.stringify(facts))))
+  const key = keys.get(facts) ?? bytesToHex(sha256(utf8ToBytes(JSON.stringify(facts, withoutNames))))
   keys.set(facts, key)
   return key
 }
+
+const withoutNames = (field: string, value: unknown): unknown => (field === 'name' ? undefined : value)
 
 const estimable = (facts: BoxFacts | null | undefined): facts is BoxFacts =>
   !!facts && facts.charges.length > 0
