@@ -24,6 +24,7 @@ const shared = {
   rootDir: import.meta.dirname,
 }
 export default {
+  testSequencer: '<rootDir>/scripts/jest/longest-first.mjs',
   projects: [
     {
       ...shared,
@@ -40,6 +41,11 @@ export default {
       setupFilesAfterEnv: ['<rootDir>/scripts/jest/dom-patience.mjs'],
       testMatch: ['<rootDir>/{src,demo}/**/*.dom.test.{ts,tsx}'],
     },
-    { ...shared, displayName: 'e2e', testEnvironment: 'node', testMatch: ['<rootDir>/e2e/**/*.test.ts'] },
+    {
+      ...shared,
+      displayName: 'e2e',
+      testEnvironment: '<rootDir>/scripts/jest/node-environment.mjs',
+      testMatch: ['<rootDir>/e2e/**/*.test.ts'],
+    },
   ],
 }

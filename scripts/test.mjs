@@ -1,7 +1,8 @@
-// Everything, in order: set-up, format, types, lint, unit and dom tests, the validation's freshness and a seeded
-// fifth of it, the build, the browser tests. Ends with "N passed, N failed".
-import { spawn, spawnSync } from 'node:child_process'
+// Everything: set-up, format, types, lint, unit and dom tests, the build, the browser tests; at leisure beside them the
+// validations' freshness and a seeded fifth of them. Ends with "N passed, N failed".
+import { spawn } from 'node:child_process'
 import { mkdirSync, readFileSync, rmSync } from 'node:fs'
+import { setPriority } from 'node:os'
 import { join } from 'node:path'
 import { ensureChromium, ensureModules, root } from './set-up.mjs'
 
@@ -16,10 +17,14 @@ let failed = 0
 const failures = []
 const bin = name => join(root, 'node_modules/.bin', name)
 
+/** Lowest: what is measured at leisure takes the time the tests leave. */
+const AT_LEISURE = 19
+
 /** One step; its words are shown when it ends. @returns whether it passed */
-function step([name, command, args]) {
+function step([name, command, args], priority = 0) {
   const started = Date.now()
   const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] })
+  if (child.pid !== undefined && priority !== 0) setPriority(child.pid, priority)
   let said = ''
   for (const stream of [child.stdout, child.stderr]) stream.on('data', chunk => (said += chunk))
   return new Promise(resolve => {
@@ -39,16 +44,18 @@ function step([name, command, args]) {
 }
 
 /** Steps that do not need each other, side by side. */
-const together = steps => Promise.all(steps.map(step))
+const together = steps => Promise.all(steps.map(one => step(one)))
 
-function jest(name, projects, ...more) {
+async function jest(name, projects, ...more) {
   const report = join(scratch, `${name}.json`)
   console.log(`\n— ${name} tests`)
-  const run = spawnSync(
+  const child = spawn(
     process.execPath,
     [
       '--experimental-vm-modules',
       '--disable-warning=ExperimentalWarning',
+      // a page makes much that is soon forgotten: with more room for it the collector copies less
+      '--max-semi-space-size=64',
       'node_modules/jest/bin/jest.js',
       '--ci',
       '--selectProjects',
@@ -59,6 +66,7 @@ function jest(name, projects, ...more) {
     ],
     { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] },
   )
+  const status = await new Promise(resolve => child.once('error', () => resolve(1)).once('close', resolve))
   try {
     const result = JSON.parse(readFileSync(report, 'utf8'))
     passed += result.numPassedTests
@@ -68,37 +76,47 @@ function jest(name, projects, ...more) {
       const names = suite.assertionResults.filter(one => one.status === 'failed').map(one => one.fullName)
       failures.push(...(names.length > 0 ? names : ['did not start']).map(one => `${suite.name}: ${one}`))
     }
-    if (run.status !== 0 && result.numFailedTests + result.numRuntimeErrorTestSuites === 0) failed++
+    if (status !== 0 && result.numFailedTests + result.numRuntimeErrorTestSuites === 0) failed++
   } catch {
     failed++
   }
 }
 
+/** Two at a time, and only in the time that all else leaves. */
+async function atLeisure(steps) {
+  const waiting = [...steps]
+  const lane = async () => {
+    for (let next = waiting.shift(); next; next = waiting.shift()) await step(next, AT_LEISURE)
+  }
+  await Promise.all([lane(), lane()])
+}
+
+const format = step(['format', bin('prettier'), ['--check', '--log-level', 'warn', '.']])
 await together([
-  ['format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
   ['types', bin('tsc'), []],
   ['lint', bin('oxlint'), ['--type-aware', '--deny-warnings', '--quiet']],
   ['unit names', process.execPath, ['scripts/check-units.mjs']],
 ])
-// a page waits for what it shows much of its time: a third worker fills the two cores
-jest('unit', ['unit', 'dom'], '--maxWorkers=3')
-const shares = together([
+const shares = atLeisure([
   ['plans of renewals, a share', bin('tsx'), ['scripts/validate-plan.ts', '--share']],
-  ['validation, a seeded fifth', bin('tsx'), ['scripts/validate.ts', '--fifth']],
   ['histories, a share', bin('tsx'), ['scripts/validate-histories.ts', '--share']],
   ['told wrongly, one more of each', bin('tsx'), ['scripts/validate-wrongs.ts', '--share']],
-  ['a year under four rules, one box', bin('tsx'), ['scripts/validate-policy.ts', '--share']],
-  ['same answers, a share', bin('tsx'), ['scripts/validate-answers.ts', '--share']],
-  ['packing, a fifth', bin('tsx'), ['scripts/validate-packing.ts', '--fifth']],
-  ['drying runs, a share', bin('tsx'), ['scripts/validate-spools.ts', '--share']],
+  ['validation, a seeded fifth', bin('tsx'), ['scripts/validate.ts', '--fifth']],
   ['hostile files, a seeded fifth', bin('tsx'), ['scripts/validate-hostile.ts', '--fifth']],
+  ['same answers, a share', bin('tsx'), ['scripts/validate-answers.ts', '--share']],
+  ['a year under four rules, one box', bin('tsx'), ['scripts/validate-policy.ts', '--share']],
+  ['drying runs, a share', bin('tsx'), ['scripts/validate-spools.ts', '--share']],
+  ['packing, a fifth', bin('tsx'), ['scripts/validate-packing.ts', '--fifth']],
 ])
+// a page waits for what it shows much of its time: a third worker fills the two cores
+await jest('unit', ['unit', 'dom'], '--maxWorkers=3')
+await format
 const ready =
   (await step(['build', process.execPath, ['scripts/build.mjs']])) &&
   (await step(["the demonstration's boxes, reckoned once", bin('tsx'), ['scripts/reckon-demo.ts']]))
-await shares
 // and so do browsers
-if (ready) jest('browser', ['e2e'], '--maxWorkers=3')
+if (ready) await jest('browser', ['e2e'], '--maxWorkers=3')
+await shares
 if (failures.length > 0) console.log(`\nFailed:\n${failures.join('\n')}`)
 console.log(`\n${passed} passed, ${failed} failed`)
 process.exit(failed === 0 ? 0 : 1)
