@@ -18,6 +18,8 @@ const shared = {
   moduleNameMapper: {
     '\\.module\\.css$': '<rootDir>/scripts/jest/class-names.mjs',
     '\\.css$': '<rootDir>/scripts/jest/empty.mjs',
+    // its two hundred files as one, as it is published too: each suite reads them anew
+    '^@testing-library/dom$': '<rootDir>/node_modules/@testing-library/dom/dist/@testing-library/dom.umd.js',
     '\\?url$': '<rootDir>/scripts/jest/empty.mjs',
   },
   modulePathIgnorePatterns: ['<rootDir>/dist', '<rootDir>/dist-server'],

@@ -6,11 +6,14 @@ import { AsyncLocalStorage } from 'node:async_hooks'
  * made is freed. Node asks for `disable()` before a store can be forgotten.
  */
 const used = new Set()
-const { run } = AsyncLocalStorage.prototype
-AsyncLocalStorage.prototype.run = function (...given) {
-  used.add(this)
-  return run.apply(this, given)
-}
+const run = Object.getOwnPropertyDescriptor(AsyncLocalStorage.prototype, 'run')
+Object.defineProperty(AsyncLocalStorage.prototype, 'run', {
+  ...run,
+  value(...given) {
+    used.add(this)
+    return run.value.apply(this, given)
+  },
+})
 
 export function forgetTestContexts() {
   for (const store of used) store.disable()

@@ -5,6 +5,9 @@ import type { BoxReport } from '#core/estimate/report.ts'
 import type { EstimatorCalls } from './protocol.ts'
 import { startEstimator } from './estimator.ts'
 
+/** How long fresh beads hold is told apart from the report of the same facts by this. */
+const FRESH = 1000
+
 /** Stands in for a worker: the calls answer over a message channel, when the test lets them. */
 class ChannelWorker {
   static made: ChannelWorker[] = []
@@ -37,7 +40,11 @@ class ChannelWorker {
       run: async () => null,
       candidates: () => Promise.resolve([]),
       firstDay: async () => ({}) as never,
-      fresh: async () => null,
+      fresh: async ({ nowS }) => {
+        this.started.push(FRESH + nowS)
+        await new Promise<void>(resolve => this.release.set(FRESH + nowS, resolve))
+        return null
+      },
       check: async () => [],
     }
     expose(calls, this.far)
@@ -122,6 +129,46 @@ test('due soonest goes first, whatever came last; without a day at once', async 
   ChannelWorker.made[0]!.finish(40)
   await Promise.all([...all, urgent])
   expect(ChannelWorker.made[0]!.started).toEqual([1, 5, 20, 30, 40])
+})
+
+test('a worker that has a box’s draws at hand is asked the rest about it, and no other one throws them again', async () => {
+  const estimator = start(2)
+  const boxes = [1, 2, 3, 4].map(facts)
+  const all = [
+    ...boxes.map(box => estimator.report(box)),
+    ...boxes.map(box => estimator.fresh(box, undefined, box.nowS)),
+  ]
+  const order: number[][] = [[], []]
+  await until(
+    () => ChannelWorker.made.length === 2 && ChannelWorker.made.every(one => one.started.length === 1),
+  )
+  for (let done = 0; done < all.length; done++) {
+    const at = done % 2
+    const worker = ChannelWorker.made[at]!
+    const running = worker.started.at(-1)!
+    order[at]!.push(running)
+    worker.finish(running)
+    if (done < all.length - 2) await until(() => worker.started.length === order[at]!.length + 1)
+  }
+  await Promise.all(all)
+  expect(order).toEqual([
+    [1, FRESH + 1, 4, FRESH + 4],
+    [2, FRESH + 2, 3, FRESH + 3],
+  ])
+})
+
+test('what a person looks at goes before what is at hand', async () => {
+  const estimator = start(1)
+  const [looked, other] = [facts(7), facts(8)]
+  const all = [estimator.report(other), estimator.fresh(other), estimator.report(looked, undefined, -1)]
+  await until(() => ChannelWorker.made[0]?.started.length === 1)
+  for (const next of [7, FRESH + 8]) {
+    ChannelWorker.made[0]!.finish(ChannelWorker.made[0]!.started.at(-1)!)
+    await until(() => ChannelWorker.made[0]!.started.at(-1) === next)
+  }
+  ChannelWorker.made[0]!.finish(FRESH + 8)
+  await Promise.all(all)
+  expect(ChannelWorker.made[0]!.started).toEqual([8, 7, FRESH + 8])
 })
 
 test('giving up a running question ends its worker, and the next one gets a new one', async () => {

@@ -1,10 +1,13 @@
 import { releaseProxy, wrap, type Remote } from 'comlink'
+import type { BoxFacts } from '#core/evidence/facts.ts'
 import type { Estimator, EstimatorCalls } from './protocol.ts'
 
 interface Seat {
   worker: Worker
   remote: Remote<EstimatorCalls>
   busy: boolean
+  /** The box it worked on last: it has the draws at hand that all answers about it stand on. */
+  last: BoxFacts | undefined
 }
 interface Job {
   readonly run: (remote: Remote<EstimatorCalls>) => Promise<unknown>
@@ -12,6 +15,8 @@ interface Job {
   readonly reject: (reason: unknown) => void
   readonly signal: AbortSignal | undefined
   readonly dueS: number
+  /** What it asks about, where another question about the same stands on the same draws. */
+  readonly about: BoxFacts | undefined
 }
 
 /** One job may take this long; then its worker is ended and the job fails with a sentence. */
@@ -23,14 +28,14 @@ const estimateWorker = (): Worker =>
 /**
  * A pool of workers, the only place that knows the worker library. A job given up while it runs ends its worker;
  * a worker that dies fails its job. Due soonest first; of jobs alike the newest: what is on screen now matters more
- * than what was.
+ * than what was. But a worker that has a box's draws at hand is asked the rest about it, before they are thrown anew elsewhere.
  */
 export function startEstimator(seats: number, makeWorker: () => Worker = estimateWorker): Estimator {
   const pool: Seat[] = []
   const queue: Job[] = []
   const start = (): Seat => {
     const worker = makeWorker()
-    return { worker, remote: wrap<EstimatorCalls>(worker), busy: false }
+    return { worker, remote: wrap<EstimatorCalls>(worker), busy: false, last: undefined }
   }
   const retire = (seat: Seat): void => {
     seat.remote[releaseProxy]()
@@ -38,13 +43,14 @@ export function startEstimator(seats: number, makeWorker: () => Worker = estimat
     pool.splice(pool.indexOf(seat), 1)
   }
   const next = (): void => {
-    const idle = pool.find(seat => !seat.busy) ?? (pool.length < seats ? undefined : null)
-    if (idle === null) return
-    const job = takeSoonest(queue)
+    const idle = pool.filter(seat => !seat.busy)
+    if (idle.length === 0 && pool.length >= seats) return
+    const job = takeNext(queue, pool)
     if (!job) return
-    const seat = idle ?? start()
-    if (!idle) pool.push(seat)
+    const seat = idle.find(one => hasAtHand(one, job)) ?? idle[0] ?? start()
+    if (!pool.includes(seat)) pool.push(seat)
     seat.busy = true
+    seat.last = job.about ?? seat.last
     let settled = false
     const settle = (end: () => void, keep: boolean): void => {
       if (settled) return
@@ -74,10 +80,11 @@ export function startEstimator(seats: number, makeWorker: () => Worker = estimat
     run: (remote: Remote<EstimatorCalls>) => Promise<T>,
     signal?: AbortSignal,
     dueS = 0,
+    about?: BoxFacts,
   ): Promise<T> =>
     new Promise<T>((resolve, reject) => {
       if (signal?.aborted) return reject(new DOMException('Given up.', 'AbortError'))
-      const job: Job = { run, resolve: resolve as (value: unknown) => void, reject, signal, dueS }
+      const job: Job = { run, resolve: resolve as (value: unknown) => void, reject, signal, dueS, about }
       queue.push(job)
       signal?.addEventListener(
         'abort',
@@ -92,21 +99,39 @@ export function startEstimator(seats: number, makeWorker: () => Worker = estimat
       next()
     })
   return {
-    report: (facts, signal, dueS) => ask(remote => remote.report(facts), signal, dueS),
-    grams: (facts, weeks, signal) => ask(remote => remote.grams(facts, weeks), signal),
+    report: (facts, signal, dueS) => ask(remote => remote.report(facts), signal, dueS, facts),
+    grams: (facts, weeks, signal) => ask(remote => remote.grams(facts, weeks), signal, 0, facts),
     spool: (asked, signal, dueS) => ask(remote => remote.spool(asked), signal, dueS),
     print: (asked, signal) => ask(remote => remote.print(asked), signal),
     dry: (asked, signal) => ask(remote => remote.dry(asked), signal),
     run: (asked, signal) => ask(remote => remote.run(asked), signal),
     firstDay: (facts, signal) => ask(remote => remote.firstDay(facts), signal),
-    fresh: (facts, signal, dueS) => ask(remote => remote.fresh(facts), signal, dueS),
+    fresh: (facts, signal, dueS) => ask(remote => remote.fresh(facts), signal, dueS, facts),
     check: (checks, signal) => ask(remote => remote.check(checks), signal),
     candidates: (candidates, wish, signal) => ask(remote => remote.candidates(candidates, wish), signal),
   }
 }
 
-function takeSoonest(queue: Job[]): Job | undefined {
-  let soonest = queue.length - 1
-  for (let i = soonest - 1; i >= 0; i--) if (queue[i]!.dueS < queue[soonest]!.dueS) soonest = i
-  return queue.splice(soonest, 1)[0]
+const hasAtHand = (seat: Seat, job: Job): boolean => job.about !== undefined && job.about === seat.last
+
+/**
+ * What a person looks at, then what an idle worker has at hand, then what is due soonest; what a busy one has at hand is left
+ * to it as long as there is anything else.
+ */
+function takeNext(queue: Job[], pool: readonly Seat[]): Job | undefined {
+  const soonest = soonestOf(queue)
+  if (!soonest || soonest.dueS < 0) return take(queue, soonest)
+  const at = (seats: readonly Seat[]) => (job: Job) => seats.some(seat => hasAtHand(seat, job))
+  const isAtIdle = at(pool.filter(seat => !seat.busy))
+  const isAtBusy = at(pool.filter(seat => seat.busy))
+  return take(queue, queue.findLast(isAtIdle) ?? soonestOf(queue.filter(job => !isAtBusy(job))) ?? soonest)
 }
+
+function take(queue: Job[], job: Job | undefined): Job | undefined {
+  if (job) queue.splice(queue.indexOf(job), 1)
+  return job
+}
+
+/** Of jobs alike the newest. */
+const soonestOf = (queue: readonly Job[]): Job | undefined =>
+  queue.reduce<Job | undefined>((best, job) => (best && best.dueS < job.dueS ? best : job), undefined)

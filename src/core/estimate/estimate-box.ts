@@ -63,18 +63,17 @@ export const estimateGrams = (
  */
 export const otherTurns = (facts: BoxFacts, options: ReportOptions = {}): Turn[] =>
   FAR_SEEDS.map(far => {
-    const observations = observationsOf(facts)
-    const seed = (options.seed ?? USUAL_SEED) + far
-    const posterior = sampleAccounts(
-      facts,
-      unknownsOf(facts),
-      observations,
-      seed,
-      samplingOf(observations, options),
-    )
-    const { draws, weights } = standingDraws(posterior)
+    const { draws, weights } = drawsOf(facts, { ...options, seed: (options.seed ?? USUAL_SEED) + far })
     return { draws, weights, inflows: streamsNow(draws.map(streamsOf), weights).inflows }
   })
+
+/** A box's draws alone, without a date for each: for questions of the next days, a small part of a report's work. */
+export function drawsOf(facts: BoxFacts, options: ReportOptions = {}): Pick<Turn, 'draws' | 'weights'> {
+  const observations = observationsOf(facts)
+  const seed = options.seed ?? USUAL_SEED
+  const sampling = samplingOf(observations, options)
+  return standingDraws(sampleAccounts(facts, unknownsOf(facts), observations, seed, sampling))
+}
 const FAR_SEEDS = [1000, 2000]
 
 /** How long a box is sampled for. */

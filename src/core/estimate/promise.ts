@@ -6,7 +6,7 @@ import type { BoxModel } from '../model/box-model.ts'
 import { isPresent } from '../model/box-model.ts'
 import { simulate } from '../network/simulate.ts'
 import { displaysOf } from './displays.ts'
-import { ensembleOf, lastDisplay, type Ensemble } from './estimate-box.ts'
+import { drawsOf, lastDisplay, type Turn } from './estimate-box.ts'
 import { TWENTIETHS, type StandingDraw } from './forecast.ts'
 import { futureModel } from './model-of-draw.ts'
 import { displayErrorRh, ENSEMBLE_TOLERANCES } from './run-draw.ts'
@@ -51,8 +51,10 @@ const CAME_IN_WITHIN_S = secondsFromHours(24)
  * What the display should show from the closing on, by what was known then.
  * @param facts as of the moment it was closed or renewed: `nowS` is that moment
  */
-export function firstDay(facts: BoxFacts, ensemble: Ensemble = ensembleOf(facts)): FirstDay {
-  const { draws, weights } = ensemble
+export function firstDay(
+  facts: BoxFacts,
+  { draws, weights }: Pick<Turn, 'draws' | 'weights'> = drawsOf(facts),
+): FirstDay {
   const display = lastDisplay(facts)
   const { newEachTimeRh } = displaysOf(facts)[display]!
   const picks = evenPicks(

@@ -14,6 +14,16 @@ export function weightedQuantile(
   return quantileIn(inOrder(values), values, weights, share)
 }
 
+/** The same for several shares of one column, which is put in order once. */
+export function weightedQuantiles(
+  values: ArrayLike<number>,
+  weights: ArrayLike<number>,
+  shares: readonly number[],
+): number[] {
+  const order = inOrder(values)
+  return shares.map(share => quantileIn(order, values, weights, share))
+}
+
 const inOrder = (values: ArrayLike<number>): Int32Array =>
   Int32Array.from({ length: values.length }, (_, i) => i).sort((a, b) => values[a]! - values[b]!)
 

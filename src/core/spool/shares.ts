@@ -1,4 +1,4 @@
-import { weightedQuantile, type Spread } from '../estimate/weighted.ts'
+import { weightedQuantiles, type Spread } from '../estimate/weighted.ts'
 
 /** A spread with the twentieths of the draws it was read off: enough to show why it is so. */
 export interface Shares extends Spread {
@@ -9,6 +9,6 @@ const TWENTIETHS = Array.from({ length: 19 }, (_, i) => (i + 1) / 20)
 
 /** @param weights sum to 1 */
 export function sharesOf(values: ArrayLike<number>, weights: ArrayLike<number>): Shares {
-  const points = TWENTIETHS.map(share => weightedQuantile(values, weights, share))
+  const points = weightedQuantiles(values, weights, TWENTIETHS)
   return { low: points[1]!, middle: points[9]!, high: points[17]!, points }
 }

@@ -13,17 +13,16 @@ export interface SpoolWater {
 /** Nodes of a ring: the air between its turns, and its strand. */
 export const NODES_A_RING = 1 + STRAND_SHELLS.length
 
-export const spoolWaterAt = (
+export function spoolWaterAt(
   { layout, board }: SpoolPlace,
   waterG: ArrayLike<number>,
   row: number,
-): SpoolWater => ({
-  nodesG: Float64Array.from(
-    { length: layout!.ringMassG.length * NODES_A_RING },
-    (_, i) => waterG[row + layout!.first + i]!,
-  ),
-  boardG: board === null ? 0 : waterG[row + board]!,
-})
+): SpoolWater {
+  const nodesG = new Float64Array(layout!.ringMassG.length * NODES_A_RING)
+  const first = row + layout!.first
+  for (let i = 0; i < nodesG.length; i++) nodesG[i] = waterG[first + i]!
+  return { nodesG, boardG: board === null ? 0 : waterG[row + board]! }
+}
 
 /**
  * The outer turns are printed first: what is left is wound in rings anew, each with the water of the turns it is made of.
