@@ -1,7 +1,7 @@
 import { secondsFromDays } from '#units/time.ts'
 import { judgeCandidate } from '#core/build/candidate.ts'
 import type { BoxFacts } from '#core/evidence/facts.ts'
-import { ensembleOf, gramsOf, otherTurns, type Ensemble } from '#core/estimate/estimate-box.ts'
+import { ensembleOf, gramsInSteps, type Ensemble } from '#core/estimate/estimate-box.ts'
 import { checkOutcome } from '#core/checks/run-check.ts'
 import { freshHolds } from '#core/estimate/fresh-holds.ts'
 import { firstDay } from '#core/estimate/promise.ts'
@@ -9,6 +9,7 @@ import { runFound } from '#core/spool/drying-run.ts'
 import { dryThese } from '#core/spool/dry-these.ts'
 import { printFound } from '#core/spool/print-clock.ts'
 import { spoolReport } from '#core/spool/spool-report.ts'
+import { inSlices } from './in-slices.ts'
 import type { Estimator, EstimatorCalls } from './protocol.ts'
 
 /** Of the box asked about last: its grams are wanted right after its report, and stand on the same draws. */
@@ -19,13 +20,22 @@ function ensemble(facts: BoxFacts): Ensemble {
   return last.ensemble
 }
 
+/** A worker does one thing at a time; the one that is long enough to be stopped asks now and then. */
+let isToStop = false
+
 /** The season changes how long beads hold: every four weeks of half a year. */
 const FRESH_DAYS = [0, 26, 52, 78, 104, 130, 156, 182]
 
 /** The core's answers to the protocol; what the worker registers. */
 export const calls: EstimatorCalls = {
   report: facts => ensemble(facts).report,
-  grams: (facts, weeks) => gramsOf(facts, [ensemble(facts), ...otherTurns(facts)], weeks),
+  grams: async (facts, weeks) => {
+    isToStop = false
+    return (await inSlices(gramsInSteps(facts, ensemble(facts), weeks), () => isToStop)) ?? []
+  },
+  stop: () => {
+    isToStop = true
+  },
   spool: asked => spoolReport(asked),
   print: asked => printFound(asked),
   dry: asked => dryThese(asked),

@@ -5,13 +5,16 @@ import type { BoxReport } from '#core/estimate/report.ts'
 import type { EstimatorCalls } from './protocol.ts'
 import { startEstimator } from './estimator.ts'
 
-/** How long fresh beads hold is told apart from the report of the same facts by this. */
+/** How long fresh beads hold, and grams, are told apart from the report of the same facts by these. */
 const FRESH = 1000
+const GRAMS = 2000
 
 /** Stands in for a worker: the calls answer over a message channel, when the test lets them. */
 class ChannelWorker {
   static made: ChannelWorker[] = []
   ended = false
+  stops = 0
+  canStop = true
   readonly started: number[] = []
   private readonly release = new Map<number, () => void>()
   private readonly far: MessagePort
@@ -25,7 +28,7 @@ class ChannelWorker {
     const calls: {
       [K in keyof EstimatorCalls]: (
         ...args: Parameters<EstimatorCalls[K]>
-      ) => Promise<ReturnType<EstimatorCalls[K]>>
+      ) => Promise<Awaited<ReturnType<EstimatorCalls[K]>>>
     } = {
       report: async ({ nowS: seed }) => {
         this.started.push(seed)
@@ -33,7 +36,15 @@ class ChannelWorker {
         await new Promise<void>(resolve => this.release.set(seed, resolve))
         return { draws: seed } as unknown as BoxReport
       },
-      grams: async () => [],
+      grams: async ({ nowS }) => {
+        this.started.push(GRAMS + nowS)
+        await new Promise<void>(resolve => this.release.set(GRAMS + nowS, resolve))
+        return []
+      },
+      stop: async () => {
+        this.stops++
+        if (this.canStop) this.finish(this.started.at(-1)!)
+      },
       spool: async () => null,
       print: async () => null,
       dry: async () => null,
@@ -183,6 +194,40 @@ test('giving up a running question ends its worker, and the next one gets a new 
   await until(() => ChannelWorker.made[1]?.started.length === 1)
   ChannelWorker.made[1]!.finish(2)
   expect((await next).draws).toBe(2)
+})
+
+test('given up, grams are stopped, and their worker is kept', async () => {
+  const estimator = start(1)
+  const leaving = new AbortController()
+  const given = estimator.grams(facts(1), [8], leaving.signal)
+  const next = estimator.report(facts(2))
+  await until(() => ChannelWorker.made[0]?.started.length === 1)
+  leaving.abort()
+  await expect(given).rejects.toThrow('Given up')
+  const [worker] = ChannelWorker.made
+  await until(() => worker!.started.length === 2)
+  expect(worker!.stops).toBe(1)
+  worker!.finish(2)
+  await next
+  expect(worker!.ended).toBe(false)
+  expect(ChannelWorker.made).toHaveLength(1)
+})
+
+test('grams that do not stop are ended with their worker, as anything is', async () => {
+  const estimator = start(1)
+  const leaving = new AbortController()
+  const given = estimator.grams(facts(1), [8], leaving.signal)
+  const next = estimator.report(facts(2))
+  await until(() => ChannelWorker.made[0]?.started.length === 1)
+  ChannelWorker.made[0]!.canStop = false
+  leaving.abort()
+  await expect(given).rejects.toThrow('Given up')
+  for (let i = 0; i < 100 && ChannelWorker.made.length < 2; i++)
+    await new Promise(resolve => setTimeout(resolve, 50))
+  expect(ChannelWorker.made[0]!.ended).toBe(true)
+  await until(() => ChannelWorker.made[1]?.started.length === 1)
+  ChannelWorker.made[1]!.finish(2)
+  await next
 })
 
 test('giving up a waiting question costs nothing', async () => {

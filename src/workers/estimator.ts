@@ -15,20 +15,25 @@ interface Job {
   readonly reject: (reason: unknown) => void
   readonly signal: AbortSignal | undefined
   readonly dueS: number
+  /** It can be stopped, and its worker kept. */
+  readonly stops: boolean
   /** What it asks about, where another question about the same stands on the same draws. */
   readonly about: BoxFacts | undefined
 }
 
 /** One job may take this long; then its worker is ended and the job fails with a sentence. */
 const JOB_LIMIT_MS = 120_000
+/** One that can be stopped has this long to do so; a new worker would take as long to come to speed. */
+const STOPS_WITHIN_MS = 2000
 
 const estimateWorker = (): Worker =>
   new Worker(new URL('./estimate.worker.ts', import.meta.url), { type: 'module' })
 
 /**
- * A pool of workers, the only place that knows the worker library. A job given up while it runs ends its worker;
- * a worker that dies fails its job. Due soonest first; of jobs alike the newest: what is on screen now matters more
- * than what was. But a worker that has a box's draws at hand is asked the rest about it, before they are thrown anew elsewhere.
+ * A pool of workers, the only place that knows the worker library. A job given up while it runs ends its worker, unless it
+ * can be stopped; a worker that dies fails its job. Due soonest first; of jobs alike the newest: what is on screen now matters
+ * more than what was. But a worker that has a box's draws at hand is asked the rest about it, before they are thrown anew
+ * elsewhere.
  */
 export function startEstimator(seats: number, makeWorker: () => Worker = estimateWorker): Estimator {
   const pool: Seat[] = []
@@ -63,8 +68,15 @@ export function startEstimator(seats: number, makeWorker: () => Worker = estimat
       end()
       next()
     }
-    const giveUp = () => settle(() => job.reject(new DOMException('Given up.', 'AbortError')), false)
-    const limit = setTimeout(
+    const giveUp = () => {
+      const end = () => job.reject(new DOMException('Given up.', 'AbortError'))
+      if (!job.stops) return settle(end, false)
+      end()
+      clearTimeout(limit)
+      limit = setTimeout(() => settle(end, false), STOPS_WITHIN_MS)
+      void seat.remote.stop().catch(() => null)
+    }
+    let limit = setTimeout(
       () => settle(() => job.reject(new Error('The reckoning took too long and was stopped.')), false),
       JOB_LIMIT_MS,
     )
@@ -81,10 +93,19 @@ export function startEstimator(seats: number, makeWorker: () => Worker = estimat
     signal?: AbortSignal,
     dueS = 0,
     about?: BoxFacts,
+    stops = false,
   ): Promise<T> =>
     new Promise<T>((resolve, reject) => {
       if (signal?.aborted) return reject(new DOMException('Given up.', 'AbortError'))
-      const job: Job = { run, resolve: resolve as (value: unknown) => void, reject, signal, dueS, about }
+      const job: Job = {
+        run,
+        resolve: resolve as (value: unknown) => void,
+        reject,
+        signal,
+        dueS,
+        about,
+        stops,
+      }
       queue.push(job)
       signal?.addEventListener(
         'abort',
@@ -100,7 +121,7 @@ export function startEstimator(seats: number, makeWorker: () => Worker = estimat
     })
   return {
     report: (facts, signal, dueS) => ask(remote => remote.report(facts), signal, dueS, facts),
-    grams: (facts, weeks, signal) => ask(remote => remote.grams(facts, weeks), signal, 0, facts),
+    grams: (facts, weeks, signal) => ask(remote => remote.grams(facts, weeks), signal, 0, facts, true),
     spool: (asked, signal, dueS) => ask(remote => remote.spool(asked), signal, dueS),
     print: (asked, signal) => ask(remote => remote.print(asked), signal),
     dry: (asked, signal) => ask(remote => remote.dry(asked), signal),

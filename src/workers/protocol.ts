@@ -13,7 +13,10 @@ import type { CheckCase, CheckOutcome } from '#core/checks/run-check.ts'
 /** What the interface asks of the heavy side. Plain data both ways. */
 export interface EstimatorCalls {
   report(facts: BoxFacts): BoxReport
-  grams(facts: BoxFacts, weeks: readonly number[]): GramsWanted[]
+  /** Empty where it was stopped. */
+  grams(facts: BoxFacts, weeks: readonly number[]): Promise<GramsWanted[]>
+  /** The grams being sized are wanted no more. */
+  stop(): void
   spool(asked: SpoolAsked): SpoolReport | null
   print(asked: PrintAsked): PrintFound | null
   dry(asked: DryAsked): DryFound | null

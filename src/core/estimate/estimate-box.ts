@@ -54,18 +54,37 @@ export const estimateGrams = (
   facts: BoxFacts,
   options: ReportOptions,
   weeks: readonly number[],
-): GramsWanted[] =>
-  gramsOf(facts, [ensembleOf(facts, options), ...otherTurns(facts, options)], weeks, options.shouldStop)
+): GramsWanted[] => wholly(gramsInSteps(facts, ensembleOf(facts, options), weeks, options))
 
 /**
- * The same box on other points. What nine draws in ten are content with lies where few draws are, and moves with them: three
- * times as many leave it three fifths of that.
+ * The same in steps, each a small part of a second, from the draws the report stands on and two more turns of the points. What nine
+ * draws in ten are content with lies where few draws are, and moves with them: three times as many leave it three fifths of that.
  */
-export const otherTurns = (facts: BoxFacts, options: ReportOptions = {}): Turn[] =>
-  FAR_SEEDS.map(far => {
+export function* gramsInSteps(
+  facts: BoxFacts,
+  first: Turn,
+  weeks: readonly number[],
+  options: ReportOptions = {},
+): Generator<undefined, GramsWanted[]> {
+  const turns = [first]
+  for (const far of FAR_SEEDS) {
+    yield
     const { draws, weights } = drawsOf(facts, { ...options, seed: (options.seed ?? USUAL_SEED) + far })
-    return { draws, weights, inflows: streamsNow(draws.map(streamsOf), weights).inflows }
-  })
+    turns.push({ draws, weights, inflows: streamsNow(draws.map(streamsOf), weights).inflows })
+  }
+  const draws = turns.flatMap(turn => turn.draws)
+  // each turn of as much weight as another
+  const weights = turns.flatMap(turn => Array.from(turn.weights, weight => weight / turns.length))
+  const inflows = turns.flatMap(turn => Array.from(turn.inflows))
+  return yield* gramsWanted(facts, draws, weights, inflows, weeks)
+}
+
+function wholly<Answer>(steps: Generator<undefined, Answer>): Answer {
+  for (;;) {
+    const step = steps.next()
+    if (step.done) return step.value
+  }
+}
 
 /** A box's draws alone, without a date for each: for questions of the next days, a small part of a report's work. */
 export function drawsOf(facts: BoxFacts, options: ReportOptions = {}): Pick<Turn, 'draws' | 'weights'> {
@@ -99,19 +118,6 @@ export interface Turn {
 /** The draws a box's answers stand on, with its report; whoever keeps it need not throw them again for the grams. */
 export interface Ensemble extends Turn {
   readonly report: BoxReport
-}
-
-/** @param turns of one box, each of as much weight as another */
-export function gramsOf(
-  facts: BoxFacts,
-  turns: readonly Turn[],
-  weeks: readonly number[],
-  shouldStop?: () => boolean,
-): GramsWanted[] {
-  const draws = turns.flatMap(turn => turn.draws)
-  const weights = turns.flatMap(turn => Array.from(turn.weights, weight => weight / turns.length))
-  const inflows = turns.flatMap(turn => Array.from(turn.inflows))
-  return gramsWanted(facts, draws, weights, inflows, weeks, shouldStop)
 }
 
 export function ensembleOf(facts: BoxFacts, options: ReportOptions = {}): Ensemble {

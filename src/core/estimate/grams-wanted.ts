@@ -80,19 +80,19 @@ function freshCharge(facts: BoxFacts, draw: StandingDraw, index: number): Charge
 
 /**
  * Grams of beads, fresh from the usual heating and put in now, that hold the strictest target for so many weeks in
- * nine draws of ten: for each remedy, and for each number of weeks.
+ * nine draws of ten: for each remedy, and for each number of weeks. It takes seconds, so it goes step by step, a draw each:
+ * whoever runs it may stop between two.
  * @param weights sum to 1
  * @param inflows what comes into the air in each draw: the draws used are spread evenly along it
- * @returns empty without beads or a target, and where it was told to stop
+ * @returns empty without beads or a target
  */
-export function gramsWanted(
+export function* gramsWanted(
   facts: BoxFacts,
   draws: readonly StandingDraw[],
   weights: ArrayLike<number>,
   inflows: ArrayLike<number>,
   weeks: readonly number[],
-  shouldStop?: () => boolean,
-): GramsWanted[] {
+): Generator<undefined, GramsWanted[]> {
   const index = facts.charges.findLastIndex(item => isPresent(item, facts.nowS))
   const limitRhPercent = facts.targetRhPercent
   if (index < 0 || limitRhPercent === null) return []
@@ -107,7 +107,7 @@ export function gramsWanted(
     // neighbours in what comes in want nearly the same: each begins where the one before ended
     const nearG: (Grams | undefined)[] = weeks.map(() => undefined)
     for (const [i, box] of boxes.entries()) {
-      if (shouldStop?.()) return []
+      yield
       const changed = remedied(box, remedy)
       const sizings =
         changed === box && sizedAsItIs[i]
