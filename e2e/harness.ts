@@ -96,9 +96,11 @@ export async function openStage(): Promise<Stage> {
   }
 }
 
-const launch = (profile: string): Promise<Browser> =>
-  puppeteer.launch({
-    executablePath: findChromium() ?? '/usr/bin/chromium',
+async function launch(profile: string): Promise<Browser> {
+  const executablePath = findChromium()
+  if (!executablePath) throw new Error('There is no Chromium: run npm test, or set CHROMIUM_PATH.')
+  return puppeteer.launch({
+    executablePath,
     headless: true,
     pipe: true,
     userDataDir: profile,
@@ -113,6 +115,7 @@ const launch = (profile: string): Promise<Browser> =>
       '--disable-dev-shm-usage',
     ],
   })
+}
 
 /** The device's clock goes on from ten in the morning UTC of the demonstration's day, in each document the page will open. */
 export const setDemoDay = (page: Page) =>

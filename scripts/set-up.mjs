@@ -41,13 +41,13 @@ export function ensureChromium() {
   process.exit(1)
 }
 
-/** A machine without a network is not waited for longer than this. */
-const INSTALL_LIMIT_MS = 180_000
+/** Where another browser would do, a machine without a network is not waited for longer than this. */
+const PATIENCE_MS = 120_000
 function installed(debianPackage) {
   const quiet = {
     stdio: ['ignore', 'ignore', 'inherit'],
     env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-    timeout: INSTALL_LIMIT_MS,
+    timeout: findChromium() && PATIENCE_MS,
   }
   return (
     run('apt-get', ['update', '-qq'], quiet) &&

@@ -168,6 +168,20 @@ test('a worker that has a box’s draws at hand is asked the rest about it, and 
   ])
 })
 
+test('what a busy worker has at hand is left to it, even by one with nothing else to do', async () => {
+  const estimator = start(2)
+  const box = facts(4)
+  const all = [estimator.report(box), estimator.fresh(box)]
+  await until(() => ChannelWorker.made[0]?.started.length === 1)
+  await new Promise(resolve => setTimeout(resolve, 20))
+  expect(ChannelWorker.made).toHaveLength(1)
+  ChannelWorker.made[0]!.finish(4)
+  await until(() => ChannelWorker.made[0]!.started.length === 2)
+  ChannelWorker.made[0]!.finish(FRESH + 4)
+  await Promise.all(all)
+  expect(ChannelWorker.made).toHaveLength(1)
+})
+
 test('what a person looks at goes before what is at hand', async () => {
   const estimator = start(1)
   const [looked, other] = [facts(7), facts(8)]
@@ -196,12 +210,18 @@ test('giving up a running question ends its worker, and the next one gets a new 
   expect((await next).draws).toBe(2)
 })
 
-test('given up, grams are stopped, and their worker is kept', async () => {
+/** Grams being sized by the only worker, and a report that waits for it. */
+async function gramsAndReport() {
   const estimator = start(1)
   const leaving = new AbortController()
   const given = estimator.grams(facts(1), [8], leaving.signal)
   const next = estimator.report(facts(2))
   await until(() => ChannelWorker.made[0]?.started.length === 1)
+  return { leaving, given, next }
+}
+
+test('given up, grams are stopped, and their worker is kept', async () => {
+  const { leaving, given, next } = await gramsAndReport()
   leaving.abort()
   await expect(given).rejects.toThrow('Given up')
   const [worker] = ChannelWorker.made
@@ -214,11 +234,7 @@ test('given up, grams are stopped, and their worker is kept', async () => {
 })
 
 test('grams that do not stop are ended with their worker, as anything is', async () => {
-  const estimator = start(1)
-  const leaving = new AbortController()
-  const given = estimator.grams(facts(1), [8], leaving.signal)
-  const next = estimator.report(facts(2))
-  await until(() => ChannelWorker.made[0]?.started.length === 1)
+  const { leaving, given, next } = await gramsAndReport()
   ChannelWorker.made[0]!.canStop = false
   leaving.abort()
   await expect(given).rejects.toThrow('Given up')

@@ -9,16 +9,20 @@ interface Seat {
   /** The box it worked on last: it has the draws at hand that all answers about it stand on. */
   last: BoxFacts | undefined
 }
-interface Job {
+interface Asking {
+  readonly signal: AbortSignal | undefined
+  /** Left out: now. */
+  readonly dueS?: number | undefined
+  /** What it asks about, where another question about the same stands on the same draws. */
+  readonly about?: BoxFacts
+  /** It can be stopped, and its worker kept. */
+  readonly stops?: boolean
+}
+interface Job extends Asking {
   readonly run: (remote: Remote<EstimatorCalls>) => Promise<unknown>
   readonly resolve: (value: unknown) => void
   readonly reject: (reason: unknown) => void
-  readonly signal: AbortSignal | undefined
   readonly dueS: number
-  /** It can be stopped, and its worker kept. */
-  readonly stops: boolean
-  /** What it asks about, where another question about the same stands on the same draws. */
-  readonly about: BoxFacts | undefined
 }
 
 /** One job may take this long; then its worker is ended and the job fails with a sentence. */
@@ -88,24 +92,11 @@ export function startEstimator(seats: number, makeWorker: () => Worker = estimat
       (reason: unknown) => settle(() => job.reject(reason), true),
     )
   }
-  const ask = <T>(
-    run: (remote: Remote<EstimatorCalls>) => Promise<T>,
-    signal?: AbortSignal,
-    dueS = 0,
-    about?: BoxFacts,
-    stops = false,
-  ): Promise<T> =>
+  const ask = <T>(run: (remote: Remote<EstimatorCalls>) => Promise<T>, asking: Asking): Promise<T> =>
     new Promise<T>((resolve, reject) => {
+      const { signal, dueS = 0 } = asking
       if (signal?.aborted) return reject(new DOMException('Given up.', 'AbortError'))
-      const job: Job = {
-        run,
-        resolve: resolve as (value: unknown) => void,
-        reject,
-        signal,
-        dueS,
-        about,
-        stops,
-      }
+      const job: Job = { ...asking, dueS, run, resolve: resolve as (value: unknown) => void, reject }
       queue.push(job)
       signal?.addEventListener(
         'abort',
@@ -120,16 +111,17 @@ export function startEstimator(seats: number, makeWorker: () => Worker = estimat
       next()
     })
   return {
-    report: (facts, signal, dueS) => ask(remote => remote.report(facts), signal, dueS, facts),
-    grams: (facts, weeks, signal) => ask(remote => remote.grams(facts, weeks), signal, 0, facts, true),
-    spool: (asked, signal, dueS) => ask(remote => remote.spool(asked), signal, dueS),
-    print: (asked, signal) => ask(remote => remote.print(asked), signal),
-    dry: (asked, signal) => ask(remote => remote.dry(asked), signal),
-    run: (asked, signal) => ask(remote => remote.run(asked), signal),
-    firstDay: (facts, signal) => ask(remote => remote.firstDay(facts), signal),
-    fresh: (facts, signal, dueS) => ask(remote => remote.fresh(facts), signal, dueS, facts),
-    check: (checks, signal) => ask(remote => remote.check(checks), signal),
-    candidates: (candidates, wish, signal) => ask(remote => remote.candidates(candidates, wish), signal),
+    report: (facts, signal, dueS) => ask(remote => remote.report(facts), { signal, dueS, about: facts }),
+    grams: (facts, weeks, signal) =>
+      ask(remote => remote.grams(facts, weeks), { signal, about: facts, stops: true }),
+    spool: (asked, signal, dueS) => ask(remote => remote.spool(asked), { signal, dueS }),
+    print: (asked, signal) => ask(remote => remote.print(asked), { signal }),
+    dry: (asked, signal) => ask(remote => remote.dry(asked), { signal }),
+    run: (asked, signal) => ask(remote => remote.run(asked), { signal }),
+    firstDay: (facts, signal) => ask(remote => remote.firstDay(facts), { signal }),
+    fresh: (facts, signal, dueS) => ask(remote => remote.fresh(facts), { signal, dueS, about: facts }),
+    check: (checks, signal) => ask(remote => remote.check(checks), { signal }),
+    candidates: (candidates, wish, signal) => ask(remote => remote.candidates(candidates, wish), { signal }),
   }
 }
 
@@ -137,7 +129,7 @@ const hasAtHand = (seat: Seat, job: Job): boolean => job.about !== undefined && 
 
 /**
  * What a person looks at, then what an idle worker has at hand, then what is due soonest; what a busy one has at hand is left
- * to it as long as there is anything else.
+ * to it.
  */
 function takeNext(queue: Job[], pool: readonly Seat[]): Job | undefined {
   const soonest = soonestOf(queue)
@@ -145,7 +137,7 @@ function takeNext(queue: Job[], pool: readonly Seat[]): Job | undefined {
   const at = (seats: readonly Seat[]) => (job: Job) => seats.some(seat => hasAtHand(seat, job))
   const isAtIdle = at(pool.filter(seat => !seat.busy))
   const isAtBusy = at(pool.filter(seat => seat.busy))
-  return take(queue, queue.findLast(isAtIdle) ?? soonestOf(queue.filter(job => !isAtBusy(job))) ?? soonest)
+  return take(queue, queue.findLast(isAtIdle) ?? soonestOf(queue.filter(job => !isAtBusy(job))))
 }
 
 function take(queue: Job[], job: Job | undefined): Job | undefined {
