@@ -46,7 +46,7 @@ export default {
     {
       ...shared,
       displayName: 'e2e',
-      testEnvironment: '<rootDir>/scripts/jest/node-environment.mjs',
+      testEnvironment: '<rootDir>/scripts/jest/browser-environment.mjs',
       testMatch: ['<rootDir>/e2e/**/*.test.ts'],
     },
   ],

@@ -109,7 +109,7 @@ test('from nothing to a plan, its figures, and the box on the shelf, by keyboard
     'Undo: Plan 1: onto the shelf',
   )
   expect(problemsOf(page)).toEqual([])
-  await page.browserContext().close()
+  await page.close()
 }, 90_000)
 
 test('on the phone: the words at the bottom lead there, three stand under each other, nothing is cut off', async () => {
@@ -127,7 +127,7 @@ test('on the phone: the words at the bottom lead there, three stand under each o
   expect(widest).toBeLessThanOrEqual(390)
   expect(await h1(page)).toBe('The tote from the chandler takes all four on an axle')
   expect(problemsOf(page)).toEqual([])
-  await page.browserContext().close()
+  await page.close()
 }, 60_000)
 
 const middleOf = (page: Page, selector: string) =>
@@ -174,7 +174,7 @@ test('by pointer, from a plan to its sheet, its bench and the shelf', async () =
   await page.evaluate(() => document.querySelector<HTMLAnchorElement>('a[href$="/seal"]')!.click())
   await page.waitForSelector('[data-method="weighed"]')
   expect(problemsOf(page)).toEqual([])
-  await page.browserContext().close()
+  await page.close()
 }, 90_000)
 
 test('arranging: a spool is pulled into its neighbour, the remedy puts it right; by keys the focus stays', async () => {
@@ -207,5 +207,5 @@ test('arranging: a spool is pulled into its neighbour, the remedy puts it right;
   await page.reload({ waitUntil: 'load' })
   await says(page, 'short under the lid')
   expect(problemsOf(page)).toEqual([])
-  await page.browserContext().close()
+  await page.close()
 }, 60_000)

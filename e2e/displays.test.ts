@@ -67,7 +67,7 @@ test('two displays disagree: an hour in one bag tells how far, the date and old 
   expect(await heading(page)).toBe(date)
   expect(await readingOf(page)).toBe(reading)
   expect(problemsOf(page)).toEqual([])
-  await page.browserContext().close()
+  await page.close()
 }, 180_000)
 
 test('a wrong reading withdraws the date; put right, the date is back', async () => {
@@ -100,5 +100,5 @@ test('a wrong reading withdraws the date; put right, the date is back', async ()
   // one more reading as expected moves it little
   expect(Math.abs(dayOf(back) - dayOf(date))).toBeLessThan(30 * 86_400_000)
   expect(problemsOf(page)).toEqual([])
-  await page.browserContext().close()
+  await page.close()
 }, 180_000)

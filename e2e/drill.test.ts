@@ -27,5 +27,5 @@ test('printed by the browser, the bar is 100.0 mm, the card outline a bank card,
     front.filter(one => Math.abs(one.width - 5) < 0.02 && Math.abs(one.height - 5) < 0.02).length,
   ).toBeGreaterThanOrEqual(2)
   expect(problemsOf(page)).toEqual([])
-  await page.browserContext().close()
+  await page.close()
 }, 60_000)

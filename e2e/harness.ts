@@ -1,10 +1,6 @@
-import { spawn, type ChildProcess } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
-import puppeteer, { type Browser, type Page } from 'puppeteer-core'
-import { findChromium, root } from '../scripts/set-up.mjs'
+import type { BrowserContext, Page } from 'puppeteer-core'
 import { DEMO_DAY, DEMO_DAY_MS, giveReckoned } from './reckoned.ts'
+import type { StartedStage } from './start-stage.mjs'
 
 export interface Stage {
   readonly address: string
@@ -31,23 +27,34 @@ export interface OpenOptions {
   readonly first?: () => void
 }
 
-/** The built app on its own server and a headless Chromium. */
-export async function openStage(): Promise<Stage> {
-  const { server, address } = await startServer()
-  const profile = mkdtempSync(join(tmpdir(), 'veld-e2e-'))
-  const browser: Browser = await launch(profile).catch((reason: unknown) => {
-    // a server left behind would keep the tests from ending
-    server.kill('SIGTERM')
-    throw reason
-  })
+/** Under Jest its environment has one for all suites of a worker. */
+const lent = (globalThis as { stageOfWorker?: () => Promise<StartedStage> }).stageOfWorker
 
+/** The built app on its own server and a headless Chromium, with storages that nobody has used before. */
+export async function openStage(): Promise<Stage> {
+  const { browser, address, close } = await (lent ?? (await import('./start-stage.mjs')).startStage)()
+  const taken = new Set([browser.defaultBrowserContext()])
+  /** Nobody else is given it until it is let go and has no page. */
+  const takeFresh = async (): Promise<BrowserContext> => {
+    for (const context of browser.browserContexts())
+      if ((await context.pages()).length === 0 && !taken.has(context)) {
+        taken.add(context)
+        await empty(context, address)
+        return context
+      }
+    const context = await browser.createBrowserContext()
+    taken.add(context)
+    return context
+  }
   // visitors who are not fresh share one storage, which is given what was reckoned once
+  const commonRoom = await takeFresh()
   let shared = false
   return {
     address,
     open: async (hash, options = {}) => {
-      const context = options.fresh ? await browser.createBrowserContext() : browser.defaultBrowserContext()
+      const context = options.fresh ? await takeFresh() : commonRoom
       const page = await context.newPage()
+      if (options.fresh) taken.delete(context)
       await page.setViewport({
         width: options.width ?? 1280,
         height: options.height ?? 800,
@@ -89,32 +96,25 @@ export async function openStage(): Promise<Stage> {
       return page
     },
     close: async () => {
-      await browser.close()
-      server.kill('SIGTERM')
-      rmSync(profile, { recursive: true, force: true })
+      const visitors = browser.browserContexts().filter(one => one !== browser.defaultBrowserContext())
+      const left = await Promise.all(visitors.map(context => context.pages()))
+      await Promise.all(left.flat().map(page => page.close()))
+      if (!lent) await close()
     },
   }
 }
 
-async function launch(profile: string): Promise<Browser> {
-  const executablePath = findChromium()
-  if (!executablePath) throw new Error('There is no Chromium: run npm test, or set CHROMIUM_PATH.')
-  return puppeteer.launch({
-    executablePath,
-    headless: true,
-    pipe: true,
-    userDataDir: profile,
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-      '--disable-dev-shm-usage',
-    ],
-  })
+/**
+ * Makes a visitor who has gone into one who was never there. What the browser has compiled of the app stays with it: a page of
+ * a context quite new costs half as much again.
+ */
+async function empty(context: BrowserContext, address: string): Promise<void> {
+  const page = await context.newPage()
+  const client = await page.createCDPSession()
+  const { origin } = new URL(address)
+  await client.send('Storage.clearDataForOrigin', { origin, storageTypes: 'all' })
+  await client.send('Storage.overrideQuotaForOrigin', { origin })
+  await page.close()
 }
 
 /** The device's clock goes on from ten in the morning UTC of the demonstration's day, in each document the page will open. */
@@ -128,20 +128,6 @@ const DEMO_SHIFT_MS = DEMO_DAY_MS - Date.now()
 /** What the page complained of: errors, content-policy violations. */
 export const problemsOf = (page: Page): string[] =>
   'problems' in page && Array.isArray(page.problems) ? page.problems.map(String) : []
-
-function startServer(): Promise<{ server: ChildProcess; address: string }> {
-  const server = spawn(process.execPath, [join(root, 'dist-server/serve.mjs')], {
-    env: { ...process.env, PORT: '0' },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  })
-  return new Promise((resolve, reject) => {
-    server.once('exit', code => reject(new Error(`The server ended with ${code}. Run npm run build first.`)))
-    server.stdout.on('data', (chunk: Buffer) => {
-      const found = /http:\/\/127\.0\.0\.1:\d+\//.exec(chunk.toString())
-      if (found) resolve({ server, address: found[0] })
-    })
-  })
-}
 
 /** Waits until the page says nothing of reckoning any more. */
 export async function settled(page: Page, timeoutMs = 90_000): Promise<void> {

@@ -1,0 +1,76 @@
+import { spawn } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import puppeteer from 'puppeteer-core'
+import { findChromium, root } from '../scripts/set-up.mjs'
+
+/**
+ * The built app on its own server, and a headless Chromium. They end with `close`, at the latest with this process.
+ * @throws Error where there is no Chromium, or the app is not built
+ */
+export async function startStage() {
+  const { server, address } = await startServer()
+  const profile = mkdtempSync(join(tmpdir(), 'veld-e2e-'))
+  const sweep = () => {
+    server.kill('SIGTERM')
+    rmSync(profile, { recursive: true, force: true })
+  }
+  const browser = await launch(profile).catch(reason => {
+    // a server left behind would keep the tests from ending
+    sweep()
+    throw reason
+  })
+  process.once('exit', sweep)
+  return {
+    browser,
+    address,
+    close: async () => {
+      await browser.close()
+      process.off('exit', sweep)
+      sweep()
+    },
+    /** From now on neither keeps this process from ending. */
+    unref: () => {
+      for (const child of [browser.process(), server]) {
+        child.unref()
+        for (const stream of child.stdio) stream?.unref?.()
+      }
+    },
+  }
+}
+
+async function launch(profile) {
+  const executablePath = findChromium()
+  if (!executablePath) throw new Error('There is no Chromium: run npm test, or set CHROMIUM_PATH.')
+  return puppeteer.launch({
+    executablePath,
+    headless: true,
+    pipe: true,
+    userDataDir: profile,
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--disable-dev-shm-usage',
+    ],
+  })
+}
+
+function startServer() {
+  const server = spawn(process.execPath, [join(root, 'dist-server/serve.mjs')], {
+    env: { ...process.env, PORT: '0' },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  })
+  return new Promise((resolve, reject) => {
+    server.once('exit', code => reject(new Error(`The server ended with ${code}. Run npm run build first.`)))
+    server.stdout.on('data', chunk => {
+      const found = /http:\/\/127\.0\.0\.1:\d+\//.exec(chunk.toString())
+      if (found) resolve({ server, address: found[0] })
+    })
+  })
+}
