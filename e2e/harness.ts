@@ -37,6 +37,7 @@ export async function openStage(): Promise<Stage> {
   /** Nobody else is given it until it is let go and has no page. */
   const takeFresh = async (): Promise<BrowserContext> => {
     for (const context of browser.browserContexts())
+      // whether it is taken is asked last: another may have taken it meanwhile
       if ((await context.pages()).length === 0 && !taken.has(context)) {
         taken.add(context)
         await empty(context, address)

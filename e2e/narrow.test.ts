@@ -56,11 +56,12 @@ const sticksOut = (page: Page): Promise<string[]> =>
   })
 /** The same, once a busy machine has had time to draw a page for the window it now stands in. */
 async function stillSticksOut(page: Page): Promise<string[]> {
-  for (let tries = 0; tries < 20; tries++) {
-    if ((await sticksOut(page)).length === 0) return []
+  let found = await sticksOut(page)
+  for (let tries = 0; found.length > 0 && tries < 20; tries++) {
     await new Promise(resolve => setTimeout(resolve, 250))
+    found = await sticksOut(page)
   }
-  return sticksOut(page)
+  return found
 }
 /** Whether the button stands in the window as it is, not below its foot. */
 const inSight = (page: Page, words: string): Promise<string> =>

@@ -14,13 +14,15 @@ export async function startStage() {
   const profile = mkdtempSync(join(tmpdir(), 'veld-e2e-'))
   const sweep = () => {
     server.kill('SIGTERM')
-    rmSync(profile, { recursive: true, force: true })
+    // a browser that is just being ended may still write
+    rmSync(profile, { recursive: true, force: true, maxRetries: 10, retryDelay: 20 })
   }
   const browser = await launch(profile).catch(reason => {
     // a server left behind would keep the tests from ending
     sweep()
     throw reason
   })
+  // after the browser, which ends itself then
   process.once('exit', sweep)
   return {
     browser,
@@ -45,9 +47,9 @@ async function launch(profile) {
   if (!executablePath) throw new Error('There is no Chromium: run npm test, or set CHROMIUM_PATH.')
   return puppeteer.launch({
     executablePath,
+    userDataDir: profile,
     headless: true,
     pipe: true,
-    userDataDir: profile,
     args: [
       '--no-sandbox',
       '--disable-gpu',
