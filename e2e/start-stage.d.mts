@@ -6,4 +6,4 @@ export interface StartedStage {
   readonly close: () => Promise<void>
   readonly unref: () => void
 }
-export function startStage(): Promise<StartedStage>
+export function startStage(more?: readonly string[]): Promise<StartedStage>

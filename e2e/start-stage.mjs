@@ -7,9 +7,10 @@ import { findChromium, root } from '../scripts/set-up.mjs'
 
 /**
  * The built app on its own server, and a headless Chromium. They end with `close`, at the latest with this process.
+ * @param more said to Chromium beside what it is always told
  * @throws Error where there is no Chromium, or the app is not built
  */
-export async function startStage() {
+export async function startStage(more = []) {
   const { server, address } = await startServer()
   const profile = mkdtempSync(join(tmpdir(), 'veld-e2e-'))
   const sweep = () => {
@@ -17,7 +18,7 @@ export async function startStage() {
     // a browser that is just being ended may still write
     rmSync(profile, { recursive: true, force: true, maxRetries: 10, retryDelay: 20 })
   }
-  const browser = await launch(profile).catch(reason => {
+  const browser = await launch(profile, more).catch(reason => {
     // a server left behind would keep the tests from ending
     sweep()
     throw reason
@@ -42,7 +43,7 @@ export async function startStage() {
   }
 }
 
-async function launch(profile) {
+async function launch(profile, more) {
   const executablePath = findChromium()
   if (!executablePath) throw new Error('There is no Chromium: run npm test, or set CHROMIUM_PATH.')
   return puppeteer.launch({
@@ -59,6 +60,7 @@ async function launch(profile) {
       '--disable-component-update',
       '--disable-sync',
       '--disable-dev-shm-usage',
+      ...more,
     ],
   })
 }

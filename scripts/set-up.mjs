@@ -1,5 +1,5 @@
 // What a fresh machine lacks, put in place. Node built-ins only: this runs before node_modules exists.
-import { spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { existsSync, statSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -26,32 +26,39 @@ export function ensureModules() {
   }
 }
 
-export function ensureChromium() {
+/** @returns whether there is one now; where there is none and none can be installed, a sentence says what to do */
+export async function ensureChromium() {
   const found = findChromium()
-  if (found && found !== BROWSERS[1]) return
+  if (found && found !== BROWSERS[1]) return true
   if (!process.env.CHROMIUM_PATH && process.getuid?.() === 0) {
     console.log('Installing the browser for the tests (Debian package chromium-headless-shell) …')
-    if (installed('chromium-headless-shell') || found || installed('chromium')) return
+    if ((await installed('chromium-headless-shell')) || found || (await installed('chromium'))) return true
   }
-  if (found) return
-  console.error(
-    'The browser tests need Chromium. Install the Debian package: apt-get install chromium-headless-shell\n' +
-      '(or chromium; as root), or set CHROMIUM_PATH to a Chromium you have, then run npm test again.',
-  )
-  process.exit(1)
+  if (!found) console.error(NO_BROWSER)
+  return found !== undefined
 }
+export const NO_BROWSER =
+  'The browser tests need Chromium. Install the Debian package: apt-get install chromium-headless-shell\n' +
+  '(or chromium; as root), or set CHROMIUM_PATH to a Chromium you have, then run npm test again.'
 
 /** Where another browser would do, a machine without a network is not waited for longer than this. */
 const PATIENCE_MS = 120_000
-function installed(debianPackage) {
+async function installed(debianPackage) {
   const quiet = {
     stdio: ['ignore', 'ignore', 'inherit'],
     env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
     timeout: findChromium() && PATIENCE_MS,
   }
   return (
-    run('apt-get', ['update', '-qq'], quiet) &&
-    run('apt-get', ['install', '-y', '-qq', debianPackage], quiet) &&
+    (await ended('apt-get', ['update', '-qq'], quiet)) &&
+    (await ended('apt-get', ['install', '-y', '-qq', debianPackage], quiet)) &&
     findChromium() !== undefined
   )
 }
+
+const ended = (command, args, options) =>
+  new Promise(resolve => {
+    const child = spawn(command, args, options)
+    child.once('error', () => resolve(false))
+    child.once('close', code => resolve(code === 0))
+  })

@@ -4,7 +4,7 @@
 import { spawnSync } from 'node:child_process'
 import { ensureChromium, root } from './set-up.mjs'
 
-ensureChromium()
+if (!(await ensureChromium())) process.exit(1)
 const run = (...args) =>
   spawnSync(process.execPath, args, {
     cwd: root,

@@ -1,7 +1,7 @@
 import { Blob, File } from 'node:buffer'
 import { TestEnvironment } from 'jest-environment-jsdom'
 import { holdPureGlobals } from './pure-globals.mjs'
-import { forgetTestContexts } from './test-contexts.mjs'
+import './test-contexts.mjs'
 
 // jsdom lacks these; without structuredClone the fake IndexedDB fails and localForage falls back in silence.
 export default class extends TestEnvironment {
@@ -20,9 +20,5 @@ export default class extends TestEnvironment {
       AbortSignal,
     })
     holdPureGlobals(this.getVmContext())
-  }
-  async teardown() {
-    forgetTestContexts()
-    await super.teardown()
   }
 }

@@ -1,21 +1,43 @@
 import { AsyncLocalStorage } from 'node:async_hooks'
 
 /**
- * Jest runs each test in a context of its own (`AsyncLocalStorage`), one store a suite, and never lets go of it. Each promise made
- * afterwards asks all the stores there ever were: the fiftieth suite of a worker pays for forty-nine others, and none of what they
- * made is freed. Node asks for `disable()` before a store can be forgotten.
+ * Jest runs each test and each hook in a context of its own (`AsyncLocalStorage`), one store a suite. Node carries such a store from
+ * promise to promise, and asks at each one made: a render makes thousands. Tests here never run side by side in one suite, so what
+ * runs now is simply what was begun last and has not ended: it is written down at its beginning and put back at its end.
  */
-const used = new Set()
-const run = Object.getOwnPropertyDescriptor(AsyncLocalStorage.prototype, 'run')
-Object.defineProperty(AsyncLocalStorage.prototype, 'run', {
-  ...run,
-  value(...given) {
-    used.add(this)
-    return run.value.apply(this, given)
-  },
-})
+const running = new WeakMap()
 
-export function forgetTestContexts() {
-  for (const store of used) store.disable()
-  used.clear()
+const run = function (store, callback, ...given) {
+  const before = running.get(this)
+  const end = () => running.set(this, before)
+  running.set(this, store)
+  let done
+  try {
+    done = callback(...given)
+  } catch (reason) {
+    end()
+    throw reason
+  }
+  if (typeof done?.then !== 'function') {
+    end()
+    return done
+  }
+  return done.then(
+    value => {
+      end()
+      return value
+    },
+    reason => {
+      end()
+      throw reason
+    },
+  )
 }
+const getStore = function () {
+  return running.get(this)
+}
+for (const [name, value] of Object.entries({ run, getStore }))
+  Object.defineProperty(AsyncLocalStorage.prototype, name, {
+    ...Object.getOwnPropertyDescriptor(AsyncLocalStorage.prototype, name),
+    value,
+  })
