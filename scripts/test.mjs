@@ -104,13 +104,8 @@ async function atLeisure(steps) {
   await Promise.all([lane(), lane()])
 }
 
-const prettier = join(root, 'node_modules/prettier/bin/prettier.cjs')
-const format = step([
-  'format',
-  process.execPath,
-  [COMPILED_LATER, prettier, '--check', '--log-level', 'warn', '.'],
-])
 await together([
+  ['format', bin('oxfmt'), ['--check', '.']],
   ['types', bin('tsc'), []],
   ['lint', bin('oxlint'), ['--type-aware', '--deny-warnings', '--quiet']],
   ['unit names', process.execPath, ['scripts/check-units.mjs']],
@@ -128,7 +123,6 @@ const shares = atLeisure([
 ])
 // a page waits for what it shows much of its time: a third worker fills the two cores
 await jest('unit', ['unit', 'dom'], '--maxWorkers=3')
-await format
 const built = await step(['build', process.execPath, ['scripts/build.mjs']])
 const reckonDemo = ["the demonstration's boxes, reckoned once", bin('tsx'), ['scripts/reckon-demo.ts']]
 if (!(await browser)) {

@@ -35,7 +35,8 @@ const OPEN_SECONDS = 30
 /** The entries of one reading, the lid's opening before it where it was off. */
 export function readingDrafts(reading: {
   readonly place:
-    { readonly in: 'box'; readonly boxId: string } | { readonly in: 'room'; readonly roomId: string }
+    | { readonly in: 'box'; readonly boxId: string }
+    | { readonly in: 'room'; readonly roomId: string }
   readonly atMs: number
   readonly instrumentId: string
   readonly rhPercent: number

@@ -6,7 +6,8 @@ export interface TakenPhoto {
   readonly heightPx: number
 }
 export type PhotoRead =
-  { readonly ok: true; readonly photo: TakenPhoto } | { readonly ok: false; readonly message: string }
+  | { readonly ok: true; readonly photo: TakenPhoto }
+  | { readonly ok: false; readonly message: string }
 
 const MOST_FILE_BYTES = 80_000_000
 /** Longest edge, and how hard it is pressed, until it is small enough. */

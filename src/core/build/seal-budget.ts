@@ -110,7 +110,12 @@ export const openingsMgPerDay = (openingsPerMonth: number, freeAirL: Litres, dri
 /** Something that could be done, and what comes in afterwards, mg a day. */
 export interface Improvement {
   readonly id:
-    'clips lid' | 'membranes' | 'cap idle' | 'better walls' | 'seal the rings' | 'half the openings'
+    | 'clips lid'
+    | 'membranes'
+    | 'cap idle'
+    | 'better walls'
+    | 'seal the rings'
+    | 'half the openings'
   readonly mgPerDay: number
 }
 /** Below this nobody would bother. */

@@ -6,7 +6,12 @@ import type { LoadingCurve, Sorbent } from '../sorbent/sorbent.ts'
 import { monotoneCubic } from './monotone-cubic.ts'
 
 export type TabulatedKind =
-  'sieve-4a' | 'sieve-3a' | 'alumina' | 'clay' | 'calcium-sulfate' | 'calcium-chloride'
+  | 'sieve-4a'
+  | 'sieve-3a'
+  | 'alumina'
+  | 'clay'
+  | 'calcium-sulfate'
+  | 'calcium-chloride'
 
 /** A desiccant known by loadings at a few humidities, 25 °C, and a net heat that carries them to other temperatures. */
 export interface TabulatedDesiccant {

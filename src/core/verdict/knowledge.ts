@@ -3,7 +3,8 @@ import { daysFromSeconds } from '#units/time.ts'
 
 /** Seen n whole days ago, or only reckoned. */
 export type KnowledgeWord =
-  { readonly word: 'seen'; readonly daysAgo: number } | { readonly word: 'reckoned' }
+  | { readonly word: 'seen'; readonly daysAgo: number }
+  | { readonly word: 'reckoned' }
 
 /** A reading older than this no longer counts as seen. */
 const SEEN_FOR_DAYS = 21

@@ -12,7 +12,8 @@ import { numberWord } from '#ui/number-words.ts'
 
 /** A word of the sentence that says what was understood: of a field, or between them. */
 export type SaidPart =
-  string | { readonly field: string; readonly text: string; readonly known: 'told' | 'assumed' | 'asked' }
+  | string
+  | { readonly field: string; readonly text: string; readonly known: 'told' | 'assumed' | 'asked' }
 
 /** "two"; figures from thirteen on. */
 export const countText = (n: number): string => numberWord(n, '')

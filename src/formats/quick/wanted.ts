@@ -115,7 +115,13 @@ export interface HeatWanted {
 }
 
 export type Wanted =
-  SpoolWanted | ChargeWanted | DisplayWanted | BoxWanted | RoomWanted | ScaleWanted | HeatWanted
+  | SpoolWanted
+  | ChargeWanted
+  | DisplayWanted
+  | BoxWanted
+  | RoomWanted
+  | ScaleWanted
+  | HeatWanted
 export type WantedKind = Wanted['kind']
 
 /** One field that can be read in more than one way: the first is taken until somebody says otherwise. */

@@ -9,11 +9,7 @@ const named = (spools: readonly PlanSpool[], id: string | null): string =>
   spools.find(spool => spool.id === id)?.name ?? 'it'
 
 /** "2 mm short under the lid for PETG kelp". */
-export const shortWords = (
-  shortage: Clearance,
-  spools: readonly PlanSpool[],
-  { length }: Measures,
-): string =>
+export const shortWords = (shortage: Clearance, spools: readonly PlanSpool[], { length }: Measures): string =>
   shortage.isMm < 0
     ? `${named(spools, shortage.spoolId)} stands ${length.text(0 - shortage.isMm)} into ${into(shortage, spools)}`
     : `${length.text(missingMm(shortage))} short ${roomTo(shortage, spools)} for ${named(spools, shortage.spoolId)}`
