@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs'
 import type { Page } from 'puppeteer-core'
-import { boathouseLoft } from '../demo/loft.ts'
+import { boathouseLoft } from '../src/testing/loft-once.ts'
 import { readAct, type Act } from '../src/records/act.ts'
 import { fold } from '../src/journal/fold.ts'
 import type { State } from '../src/journal/state.ts'

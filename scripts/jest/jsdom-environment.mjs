@@ -1,6 +1,7 @@
 import { Blob, File } from 'node:buffer'
 import { TestEnvironment } from 'jest-environment-jsdom'
 import { holdPureGlobals } from './pure-globals.mjs'
+import { loftsOfWorker } from './lofts-of-worker.mjs'
 import './test-contexts.mjs'
 
 // jsdom lacks these; without structuredClone the fake IndexedDB fails and localForage falls back in silence.
@@ -19,6 +20,7 @@ export default class extends TestEnvironment {
       AbortController,
       AbortSignal,
     })
+    this.global.loftsOfWorker = loftsOfWorker
     holdPureGlobals(this.getVmContext())
   }
 }

@@ -1,10 +1,12 @@
 import { TestEnvironment } from 'jest-environment-node'
 import { holdPureGlobals } from './pure-globals.mjs'
+import { loftsOfWorker } from './lofts-of-worker.mjs'
 import './test-contexts.mjs'
 
 export default class extends TestEnvironment {
   async setup() {
     await super.setup()
+    this.global.loftsOfWorker = loftsOfWorker
     holdPureGlobals(this.getVmContext())
   }
 }

@@ -1,6 +1,6 @@
 import { afterEach, expect, test } from '@jest/globals'
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react'
-import { boathouseLoft } from '#demo/loft.ts'
+import { boathouseLoft } from '#testing/loft-once.ts'
 import { makeAct } from '#records/act.ts'
 import { openJournal } from '#store/journal-store.ts'
 import { NOW, testMaker } from '#testing/place-harness.tsx'

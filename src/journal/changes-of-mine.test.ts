@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals'
-import { boathouseLoft } from '#demo/loft.ts'
+import { boathouseLoft } from '#testing/loft-once.ts'
 import { makeAct, makeWithdrawal, type Act, type Draft } from '#records/act.ts'
 import { fold } from './fold.ts'
 import { changesOfMine } from './changes-of-mine.ts'

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals'
 import { makeAct, makeWithdrawal, type Draft, type Maker } from '#records/act.ts'
-import { boathouseLoft } from '#demo/loft.ts'
+import { boathouseLoft } from '#testing/loft-once.ts'
 import { fold } from './fold.ts'
 
 const NOW = Date.parse('2026-08-01T10:00:00Z')

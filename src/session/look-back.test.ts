@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { boathouseLoft } from '#demo/loft.ts'
+import { boathouseLoft } from '#testing/loft-once.ts'
 import { fold } from '#journal/fold.ts'
 import { makeAct, type Draft, type Maker } from '#records/act.ts'
 import { capacitySeen, trendOf } from './capacity-seen.ts'

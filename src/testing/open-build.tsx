@@ -1,5 +1,5 @@
 import { screen } from '@testing-library/react'
-import { boathouseLoft } from '#demo/loft.ts'
+import { boathouseLoft } from '#testing/loft-once.ts'
 import { fold } from '#journal/fold.ts'
 import type { Act } from '#records/act.ts'
 import BuildPlace from '#places/build/build-place.tsx'

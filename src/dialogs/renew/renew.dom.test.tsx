@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react'
-import { boathouseLoft } from '#demo/loft.ts'
+import { boathouseLoft } from '#testing/loft-once.ts'
 import { boxFacts } from '#journal/box-facts.ts'
 import { boxView } from '#journal/box-view.ts'
 import { fold } from '#journal/fold.ts'

@@ -1,6 +1,6 @@
 import { afterEach, expect, test } from '@jest/globals'
 import { cleanup, screen } from '@testing-library/react'
-import { boathouseLoft } from '#demo/loft.ts'
+import { boathouseLoft } from '#testing/loft-once.ts'
 import { memoryStore, NOW, renderPlace } from '#testing/place-harness.tsx'
 import BeadsPlace from './beads-place.tsx'
 

@@ -1,6 +1,6 @@
 import { afterEach, beforeAll, describe, expect, test } from '@jest/globals'
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
-import { boathouseLoft } from '#demo/loft.ts'
+import { boathouseLoft } from '#testing/loft-once.ts'
 import type { GramsWanted } from '#core/estimate/grams-wanted.ts'
 import { readAgainS } from '#core/estimate/date-standing.ts'
 import { everyFigureAgrees } from '#testing/every-figure.ts'

@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { cleanup, screen, waitFor } from '@testing-library/react'
-import { boathouseLoft } from '#demo/loft.ts'
+import { boathouseLoft } from '#testing/loft-once.ts'
 import { atHours, type FirstDay } from '#core/estimate/promise.ts'
 import { makeAct, type Draft } from '#records/act.ts'
 import { journalViewOf } from '#session/journal-view.ts'

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { boathouseLoft } from '#demo/loft.ts'
+import { boathouseLoft } from '#testing/loft-once.ts'
 import { estimateBox } from '#core/estimate/estimate-box.ts'
 import { boxFacts } from '#journal/box-facts.ts'
 import { boxView } from '#journal/box-view.ts'

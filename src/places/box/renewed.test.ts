@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { boathouseLoft } from '#demo/loft.ts'
+import { boathouseLoft } from '#testing/loft-once.ts'
 import { makeAct, type Draft } from '#records/act.ts'
 import { historyData } from './history-data.ts'
 import { judge } from '#session/judgement.ts'

@@ -1,7 +1,7 @@
 import { afterEach, expect, test } from '@jest/globals'
 import { cleanup, screen, waitFor } from '@testing-library/react'
 import jsQR from 'jsqr'
-import { boathouseLoft } from '#demo/loft.ts'
+import { boathouseLoft } from '#testing/loft-once.ts'
 import { makeAct } from '#records/act.ts'
 import { sameThreadEstimator } from '#workers/calls.ts'
 import { idleEstimator, memoryStore, NOW, renderPlace, testMaker } from '#testing/place-harness.tsx'

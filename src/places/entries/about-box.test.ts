@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals'
-import { boathouseLoft } from '#demo/loft.ts'
+import { boathouseLoft } from '#testing/loft-once.ts'
 import { fold } from '#journal/fold.ts'
 import { inForce } from '#journal/in-force.ts'
 import { makeAct, type Draft } from '#records/act.ts'

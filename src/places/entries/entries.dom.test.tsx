@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
-import { boathouseLoft } from '#demo/loft.ts'
+import { boathouseLoft } from '#testing/loft-once.ts'
 import { makeAct, type Act } from '#records/act.ts'
 import { fold } from '#journal/fold.ts'
 import { inForce } from '#journal/in-force.ts'

@@ -1,7 +1,7 @@
 import { memoryPhotos, photoIdOf } from '#store/photos.ts'
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react'
-import { boathouseLoft } from '#demo/loft.ts'
+import { boathouseLoft } from '#testing/loft-once.ts'
 import { makeAct, makeWithdrawal, readAct, type Act } from '#records/act.ts'
 import { fold } from '#journal/fold.ts'
 import { writeBackup } from '#formats/backup/write-backup.ts'

@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react'
-import { boathouseLoft } from '#demo/loft.ts'
+import { boathouseLoft } from '#testing/loft-once.ts'
 import { fold } from '#journal/fold.ts'
 import { memoryStore, NOW, renderPlace } from '#testing/place-harness.tsx'
 import HeatPlace from './heat-place.tsx'

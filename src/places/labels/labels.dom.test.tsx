@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { fireEvent, screen, waitFor } from '@testing-library/react'
 import jsQR from 'jsqr'
-import { boathouseLoft } from '#demo/loft.ts'
+import { boathouseLoft } from '#testing/loft-once.ts'
 import { makeAct, type Draft } from '#records/act.ts'
 import { memoryStore, NOW, renderPlace, testMaker } from '#testing/place-harness.tsx'
 import LabelsPlace from './labels-place.tsx'

@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react'
-import { boathouseLoft } from '#demo/loft.ts'
+import { boathouseLoft } from '#testing/loft-once.ts'
 import { makeAct, type Draft } from '#records/act.ts'
 import { everyFigureAgrees } from '#testing/every-figure.ts'
 import { memoryStore, NOW, renderPlace, testMaker } from '#testing/place-harness.tsx'

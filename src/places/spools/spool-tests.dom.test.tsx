@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
-import { boathouseLoft } from '#demo/loft.ts'
+import { boathouseLoft } from '#testing/loft-once.ts'
 import { fold } from '#journal/fold.ts'
 import { makeAct, type Draft } from '#records/act.ts'
 import { memoryPhotos } from '#store/photos.ts'

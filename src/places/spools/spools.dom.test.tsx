@@ -1,7 +1,7 @@
 import { schoolOf } from '#session/spools/school-of.ts'
 import { afterEach, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
-import { boathouseLoft } from '#demo/loft.ts'
+import { boathouseLoft } from '#testing/loft-once.ts'
 import { makeAct, type Draft } from '#records/act.ts'
 import { boxFacts } from '#journal/box-facts.ts'
 import { boxView } from '#journal/box-view.ts'
