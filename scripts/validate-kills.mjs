@@ -1,5 +1,5 @@
 // Pages killed at forty random moments of each doing (the round, a swap, first use, an undo, the quick field, a batch, a bringing
-// together, a replacement): nothing lost, nothing half done; and two tabs that press four hundred times. `npm test` kills two of
+// together, a replacement): nothing lost, nothing half done; and two tabs that press four hundred times. `npm test` kills one of
 // each and presses 60 times.
 import { spawnSync } from 'node:child_process'
 import { ensureChromium, root } from './set-up.mjs'
