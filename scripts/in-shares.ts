@@ -1,5 +1,4 @@
 import { spawn } from 'node:child_process'
-import { join } from 'node:path'
 import { root } from './set-up.mjs'
 
 const PROCESSES = 2
@@ -17,8 +16,8 @@ export async function inShares<T>(
   const share = (index: number) =>
     new Promise<T[]>((resolve, reject) => {
       const child = spawn(
-        join(root, 'node_modules/.bin/tsx'),
-        [script, String(index), String(processes), ...more],
+        process.execPath,
+        ['--import', 'tsx', script, String(index), String(processes), ...more],
         { cwd: root, stdio: ['ignore', 'pipe', 'inherit'] },
       )
       let said = ''

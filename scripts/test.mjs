@@ -17,6 +17,8 @@ let passed = 0
 let failed = 0
 const failures = []
 const bin = name => join(root, 'node_modules/.bin', name)
+/** Read by tsx in the same process: its own command would start another. */
+const tsx = (script, ...more) => [process.execPath, ['--import', 'tsx', script, ...more]]
 
 /** Tests make much that is soon forgotten: with more room for it, MB, the collector copies less. */
 const ROOM_FOR_THE_YOUNG = '--max-semi-space-size=64'
@@ -111,20 +113,20 @@ await together([
   ['unit names', process.execPath, ['scripts/check-units.mjs']],
 ])
 const shares = atLeisure([
-  ['plans of renewals, a share', bin('tsx'), ['scripts/validate-plan.ts', '--share']],
-  ['histories, a share', bin('tsx'), ['scripts/validate-histories.ts', '--share']],
-  ['told wrongly, one more of each', bin('tsx'), ['scripts/validate-wrongs.ts', '--share']],
-  ['validation, a seeded fifth', bin('tsx'), ['scripts/validate.ts', '--fifth']],
-  ['hostile files, a seeded fifth', bin('tsx'), ['scripts/validate-hostile.ts', '--fifth']],
-  ['same answers, a share', bin('tsx'), ['scripts/validate-answers.ts', '--share']],
-  ['a year under four rules, one box', bin('tsx'), ['scripts/validate-policy.ts', '--share']],
-  ['drying runs, a share', bin('tsx'), ['scripts/validate-spools.ts', '--share']],
-  ['packing, a fifth', bin('tsx'), ['scripts/validate-packing.ts', '--fifth']],
+  ['plans of renewals, a share', ...tsx('scripts/validate-plan.ts', '--share')],
+  ['histories, a share', ...tsx('scripts/validate-histories.ts', '--share')],
+  ['told wrongly, one more of each', ...tsx('scripts/validate-wrongs.ts', '--share')],
+  ['validation, a seeded fifth', ...tsx('scripts/validate.ts', '--fifth')],
+  ['hostile files, a seeded fifth', ...tsx('scripts/validate-hostile.ts', '--fifth')],
+  ['same answers, a share', ...tsx('scripts/validate-answers.ts', '--share')],
+  ['a year under four rules, one box', ...tsx('scripts/validate-policy.ts', '--share')],
+  ['drying runs, a share', ...tsx('scripts/validate-spools.ts', '--share')],
+  ['packing, a fifth', ...tsx('scripts/validate-packing.ts', '--fifth')],
 ])
 // a page waits for what it shows much of its time: a third worker fills the two cores
 await jest('unit', ['unit', 'dom'], '--maxWorkers=3')
 const built = await step(['build', process.execPath, ['scripts/build.mjs']])
-const reckonDemo = ["the demonstration's boxes, reckoned once", bin('tsx'), ['scripts/reckon-demo.ts']]
+const reckonDemo = ["the demonstration's boxes, reckoned once", ...tsx('scripts/reckon-demo.ts')]
 if (!(await browser)) {
   failed++
   failures.push(NO_BROWSER)
