@@ -23,8 +23,8 @@ const tsx = (script, ...more) => [process.execPath, ['--import', 'tsx', script, 
 /** Tests make much that is soon forgotten: with more room for it, MB, the collector copies less. */
 const ROOM_FOR_THE_YOUNG = '--max-semi-space-size=64'
 /**
- * A suite lives for seconds, in a context of its own where nothing is compiled yet: what runs a few times more than by default before
- * it is compiled well is mostly done by then. A sixth of the time of all unit and page tests went into compiling.
+ * A suite lives for seconds, in a context of its own where nothing is compiled yet: what has to run
+ * nine times as often as by default before it is compiled well is mostly done by then. A sixth of the time of all unit and page tests went into compiling.
  */
 const COMPILED_LATER = '--interrupt-budget=600000'
 

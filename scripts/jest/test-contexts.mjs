@@ -18,20 +18,9 @@ const run = function (store, callback, ...given) {
     end()
     throw reason
   }
-  if (typeof done?.then !== 'function') {
-    end()
-    return done
-  }
-  return done.then(
-    value => {
-      end()
-      return value
-    },
-    reason => {
-      end()
-      throw reason
-    },
-  )
+  if (typeof done?.finally === 'function') return done.finally(end)
+  end()
+  return done
 }
 const getStore = function () {
   return running.get(this)
