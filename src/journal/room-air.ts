@@ -13,7 +13,7 @@ export function roomAirAt(state: State, room: Room, atMs: number): RoomAir & { r
   const near = readingsOf(state, { in: 'room', roomId: room.roomId })
     .filter(reading => Math.abs(reading.atMs - atMs) < 3 * 86_400_000)
     .sort((a, b) => Math.abs(a.atMs - atMs) - Math.abs(b.atMs - atMs))[0]
-  return near
-    ? { ...near, measured: true }
-    : { ...profileAt(profileOf(room), secondsFromMs(atMs)), measured: false }
+  // of a reading only its air: facts that held its id would be other facts whenever the same is entered again
+  const { temperatureC, relativeHumidityPercent } = near ?? profileAt(profileOf(room), secondsFromMs(atMs))
+  return { temperatureC, relativeHumidityPercent, measured: near !== undefined }
 }
