@@ -10,13 +10,13 @@ export class CompiledRhs {
   constructor(readonly network: Network) {
     this.compiled = new Compiled(network)
     this.sums = new Float64Array(network.nodes.length)
-    this.booked = new Float64Array(this.compiled.bookedLink.length)
+    this.booked = new Float64Array(this.compiled.booked)
   }
 
   /** Into an array of its own, which the next call overwrites. */
   at(timeS: number, waterG: Float64Array): Float64Array {
     this.compiled.setTime(timeS)
-    this.compiled.evaluatePotentials(waterG, false)
+    this.compiled.evaluatePotentials(waterG, 'alone')
     this.compiled.evaluateFlows(this.sums, this.booked)
     return this.sums
   }
@@ -26,7 +26,7 @@ export class CompiledRhs {
     const n = waterG.length
     const { compiled } = this
     compiled.setTime(timeS)
-    compiled.evaluatePotentials(waterG, true)
+    compiled.evaluatePotentials(waterG, 'with slopes')
     const [own, byParent] = [new Float64Array(n), new Float64Array(n)]
     compiled.writeUpSlopes(own, byParent)
     const out = new Float64Array(n * n)

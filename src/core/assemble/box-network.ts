@@ -81,13 +81,9 @@ export function boxNetwork(
     for (const change of later ?? []) events.push({ ...change, kind: 'conduct', link })
   }
 
-  /** A link that is there only while its thing is inside. */
-  const comeAndGo = (link: number, stay: Stay): void => {
-    const { conductanceLPerH } = links[link]!
-    if (!isPresent(stay, fromS)) {
-      links[link] = { ...links[link]!, conductanceLPerH: 0 }
-      if (stay.inS > fromS) events.push({ atS: stay.inS, kind: 'conduct', link, conductanceLPerH })
-    }
+  /** The comings and goings of a link that is there only while its thing is inside. */
+  const comeAndGo = (link: number, stay: Stay, conductanceLPerH: LitresPerHour): void => {
+    if (stay.inS > fromS) events.push({ atS: stay.inS, kind: 'conduct', link, conductanceLPerH })
     if (stay.outS !== null && stay.outS > fromS)
       events.push({ atS: stay.outS, kind: 'conduct', link, conductanceLPerH: 0 })
   }
@@ -101,7 +97,9 @@ export function boxNetwork(
     law?: ConductanceLaw,
   ): number => {
     const node = nodes.push({ id, store, initialWaterG }) - 1
-    comeAndGo(links.push({ way, a: node, b: 0, conductanceLPerH, ...(law ? { law } : {}) }) - 1, stay)
+    const atFirst = isPresent(stay, fromS) ? conductanceLPerH : 0
+    const link = { way, a: node, b: 0, conductanceLPerH: atFirst }
+    comeAndGo(links.push(law ? { ...link, law } : link) - 1, stay, conductanceLPerH)
     return node
   }
 
@@ -123,6 +121,7 @@ export function boxNetwork(
 
   const addSpool = (spool: SpoolModel): SpoolPlace => {
     const { id, filamentG, wetRhPercent, cardboardG } = spool
+    const meanRh = rings === 0 || cardboardG > 0 ? meanRhPercent(spool) : 0
     let lump: number | null = null
     let layout: SpoolLayout | null = null
     if (filamentG > 0 && rings > 0) {
@@ -132,7 +131,12 @@ export function boxNetwork(
         links,
         strands,
       })
-      for (let link = outermost; link < links.length; link++) if (links[link]!.b === 0) comeAndGo(link, spool)
+      for (let i = outermost; i < links.length; i++) {
+        const link = links[i]!
+        if (link.b !== 0) continue
+        if (!isPresent(spool, fromS)) links[i] = { ...link, conductanceLPerH: 0 }
+        comeAndGo(i, spool, link.conductanceLPerH)
+      }
     } else if (filamentG > 0) {
       const store: WaterStore = {
         kind: 'sorbent',
@@ -145,7 +149,7 @@ export function boxNetwork(
         { by: 'spool', id },
         id,
         store,
-        waterAtRhG(store, meanRhPercent(spool), temperatureC),
+        waterAtRhG(store, meanRh, temperatureC),
         spoolConductanceLPerH({ ...spool, temperatureC: LUMP_STATED_C }),
         spool,
         LUMP_LAW,
@@ -159,7 +163,7 @@ export function boxNetwork(
       capacityFactor: 1,
       of: 'spool',
     }
-    const boardRh = spool.boardRhPercent ?? meanRhPercent(spool)
+    const boardRh = spool.boardRhPercent ?? meanRh
     const board = addStore(
       { by: 'board', id },
       `${id}:board`,

@@ -32,7 +32,7 @@ import type { BoxReport } from './report.ts'
 import { chargesNow, spoolsNow, streamsNow, streamsOf } from './state-now.ts'
 import { strictestCost } from './strictest.ts'
 import { unknownsOf } from './unknowns.ts'
-import { spreadOf, weightedQuantile } from './weighted.ts'
+import { spreadOf, weightedQuantile, weightedQuantiles } from './weighted.ts'
 
 const USUAL_SEED = 1
 /** Draws where nothing was seen: the priors alone are wide. */
@@ -156,6 +156,7 @@ export function ensembleOf(facts: BoxFacts, options: ReportOptions = {}): Ensemb
     { accounts: posterior.accounts, floor, held: charges.held, streams, targetRhPercent: target },
     atTarget,
   )
+  const leaksLPerH = draws.map(draw => draw.values.leakLPerH)
   const report: BoxReport = {
     nowS: facts.nowS,
     targetRhPercent: target,
@@ -175,29 +176,18 @@ export function ensembleOf(facts: BoxFacts, options: ReportOptions = {}): Ensemb
     strictest: strictestCost(facts, draws, weights),
     causes: target === null ? [] : causesOfWidth(draws, weights, datesS, unknowns),
     worth: target === null ? [] : worthOfKnowing(draws, weights, datesS, unknowns, facts.nowS),
-    expectedRhPercent: TWENTIETHS.map(share =>
-      weightedQuantile(
-        draws.map(
-          draw => draw.airRhNowPercent + displayErrorRh(facts, draw.values, { atS: facts.nowS, display }),
-        ),
-        weights,
-        share,
+    expectedRhPercent: weightedQuantiles(
+      draws.map(
+        draw => draw.airRhNowPercent + displayErrorRh(facts, draw.values, { atS: facts.nowS, display }),
       ),
+      weights,
+      TWENTIETHS,
     ),
     temperatureC,
     roomGPerM3: perCubicMetreFromPerLitre(point.vapourDensityGPerL),
     roomRhPercent,
-    leakLPerH: spreadOf(
-      draws.map(draw => draw.values.leakLPerH),
-      weights,
-    ),
-    leakSharesLPerH: TWENTIETHS.map(share =>
-      weightedQuantile(
-        draws.map(draw => draw.values.leakLPerH),
-        weights,
-        share,
-      ),
-    ),
+    leakLPerH: spreadOf(leaksLPerH, weights),
+    leakSharesLPerH: weightedQuantiles(leaksLPerH, weights, TWENTIETHS),
     inflowMgPerDay,
     streams,
     ...charges,

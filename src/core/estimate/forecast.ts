@@ -12,7 +12,7 @@ import {
   spreadOf,
   weightedCorrelationSquared,
   weightedMean,
-  weightedQuantile,
+  weightedQuantiles,
   type Spread,
 } from './weighted.ts'
 import type { Unknown } from './unknowns.ts'
@@ -153,7 +153,7 @@ function kindsOf(unknowns: readonly Unknown[]) {
 export type SharesOfDates = readonly { readonly share: number; readonly atS: Seconds }[]
 export const TWENTIETHS: readonly number[] = Array.from({ length: 19 }, (_, i) => (i + 1) / 20)
 export const sharesOfDates = (datesS: ArrayLike<number>, weights: ArrayLike<number>): SharesOfDates =>
-  TWENTIETHS.map(share => ({ share, atS: weightedQuantile(datesS, weights, share) }))
+  weightedQuantiles(datesS, weights, TWENTIETHS).map((atS, i) => ({ share: TWENTIETHS[i]!, atS }))
 
 /** What knowing one unknown would leave of the spread. */
 export interface Worth {

@@ -10,7 +10,7 @@ import { drawsOf, lastDisplay, type Turn } from './estimate-box.ts'
 import { TWENTIETHS, type StandingDraw } from './forecast.ts'
 import { futureModel } from './model-of-draw.ts'
 import { displayErrorRh, ENSEMBLE_TOLERANCES } from './run-draw.ts'
-import { evenPicks, weightedQuantile } from './weighted.ts'
+import { evenPicks, weightedQuantiles } from './weighted.ts'
 
 /** What else a first day may look like: each the middle draw, with one thing amiss. */
 export type FirstDayCause = 'leak' | 'damp' | 'display' | 'opened'
@@ -74,23 +74,23 @@ export function firstDay(
     NEW_ERROR_POINTS.map(z => rh.map(value => Math.min(100, Math.max(0, value + z * newEachTimeRh)))),
   )
   const even = readings.map(() => 1 / readings.length)
-  const pointAt = (i: number, share: number) =>
-    weightedQuantile(
+  const pointsAt = (i: number, shares: readonly number[]) =>
+    weightedQuantiles(
       readings.map(rh => rh[i]!),
       even,
-      share,
+      shares,
     )
-  const points = (share: number) => HOURS.map((_, i) => pointAt(i, share))
-  const middleRh = points(MIDDLE)
+  const band = HOURS.map((_, i) => pointsAt(i, [LOW, MIDDLE, HIGH]))
+  const middleRh = band.map(([, middle]) => middle!)
   return {
     closedS: facts.nowS,
     hours: HOURS,
-    lowRh: points(LOW),
+    lowRh: band.map(([low]) => low!),
     middleRh,
-    highRh: points(HIGH),
+    highRh: band.map(([, , high]) => high!),
     told: PROMISED_HOURS.map(hours => ({
       hours,
-      rhPercent: TWENTIETHS.map(share => pointAt(HOURS.indexOf(hours), share)),
+      rhPercent: pointsAt(HOURS.indexOf(hours), TWENTIETHS),
     })),
     otherwise: otherwise(facts, closestTo(runs, middleRh), middleRh),
   }

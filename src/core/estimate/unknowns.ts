@@ -56,7 +56,7 @@ export interface Unknown {
   /** The one thing a person could tell to settle it; null where nobody can. */
   readonly asks: string | null
   /** z turned into what it stands for, and put where it belongs. */
-  readonly put: (into: Draft, z: number, facts: BoxFacts) => void
+  readonly put: (into: Draft, z: number) => void
 }
 
 type Draft = {
@@ -75,7 +75,7 @@ interface UnknownKind {
   readonly cause: string
   readonly asks: (facts: BoxFacts) => string | null
   /** What z = 0 and ± 1 stand for: the prior. */
-  readonly toValue: (into: Draft, z: number, facts: BoxFacts, of: string) => void
+  readonly toValue: (facts: BoxFacts, of: string) => (into: Draft, z: number) => void
 }
 
 const LEAST_RESIDUE_G_PER_G = 0.002
@@ -120,21 +120,21 @@ const KINDS: readonly UnknownKind[] = [
     applies: () => once(true),
     cause: 'how tight the lid is',
     asks: () => 'which lid it has',
-    toValue: (into, z, facts) => (into.leakLPerH = leakAt(facts.leak, z)),
+    toValue: facts => (into, z) => (into.leakLPerH = leakAt(facts.leak, z)),
   },
   {
     id: 'capacity',
     applies: facts => once(hasCharges(facts)),
     cause: 'what the beads can hold',
     asks: nothing,
-    toValue: (into, z) => (into.beads.capacityDeviations = z),
+    toValue: () => (into, z) => (into.beads.capacityDeviations = z),
   },
   {
     id: 'holder',
     applies: facts => once(hasCharges(facts)),
     cause: 'how open the beads lie',
     asks: nothing,
-    toValue: (into, z) => (into.beads.holderFactor = Math.exp(HOLDER_SPREAD * z)),
+    toValue: () => (into, z) => (into.beads.holderFactor = Math.exp(HOLDER_SPREAD * z)),
   },
   {
     id: 'mass',
@@ -142,31 +142,31 @@ const KINDS: readonly UnknownKind[] = [
     cause: 'how many beads there are',
     asks: facts =>
       facts.charges.some(charge => charge.massKnowledge === 'assumed') ? 'how many beads there are' : null,
-    toValue: (into, z) => (into.beads.massDeviations = z),
+    toValue: () => (into, z) => (into.beads.massDeviations = z),
   },
   {
     id: 'capacity before',
     applies: facts => once(hadOthers(facts)),
     cause: 'what the beads before could hold',
     asks: nothing,
-    toValue: (into, z) => (into.beadsBefore.capacityDeviations = z),
+    toValue: () => (into, z) => (into.beadsBefore.capacityDeviations = z),
   },
   {
     id: 'holder before',
     applies: facts => once(hadOthers(facts)),
     cause: 'how open the beads before lay',
     asks: nothing,
-    toValue: (into, z) => (into.beadsBefore.holderFactor = Math.exp(HOLDER_SPREAD * z)),
+    toValue: () => (into, z) => (into.beadsBefore.holderFactor = Math.exp(HOLDER_SPREAD * z)),
   },
   {
     id: 'freshness',
     applies: facts => lastOf(facts.charges.length, MOST_CHARGES),
     cause: 'how fresh the beads were',
     asks: () => 'how fresh the beads were',
-    toValue: (into, z, facts, of) =>
-      facts.charges.forEach((_, i) => {
-        if (of === placeOf(i, facts.charges.length, MOST_CHARGES)) into.freshnessShares[i] = normalCdf(z)
-      }),
+    toValue: (facts, of) => {
+      const places = placesOf(of, facts.charges.length, MOST_CHARGES)
+      return (into, z) => places.forEach(i => (into.freshnessShares[i] = normalCdf(z)))
+    },
   },
   {
     id: 'residue',
@@ -174,7 +174,7 @@ const KINDS: readonly UnknownKind[] = [
       once(facts.charges.length > 1 || facts.charges.some(charge => charge.heatings.length > 0)),
     cause: 'what heating left in the beads',
     asks: nothing,
-    toValue: (into, z) => {
+    toValue: () => (into, z) => {
       into.residueGPerG = between(LEAST_RESIDUE_G_PER_G, MOST_RESIDUE_G_PER_G, z)
       into.laterShare = normalCdf(z)
     },
@@ -184,7 +184,7 @@ const KINDS: readonly UnknownKind[] = [
     applies: facts => (facts.leaksBefore ?? []).map((_, i) => String(i)),
     cause: 'how tight the lid was before',
     asks: nothing,
-    toValue: (into, z, facts, of) =>
+    toValue: (facts, of) => (into, z) =>
       (into.leaksBeforeLPerH[Number(of)] = leakAt(facts.leaksBefore![Number(of)]!, z)),
   },
   {
@@ -192,24 +192,24 @@ const KINDS: readonly UnknownKind[] = [
     applies: facts => once(facts.spools.length > 0),
     cause: 'how tightly the spools are wound',
     asks: nothing,
-    toValue: (into, z) => (into.slitShare = DEFAULT_SLIT_SHARE * Math.exp(SLIT_SPREAD * z)),
+    toValue: () => (into, z) => (into.slitShare = DEFAULT_SLIT_SHARE * Math.exp(SLIT_SPREAD * z)),
   },
   {
     id: 'wet',
     applies: facts => lastOf(facts.spools.length, MOST_SPOOLS),
     cause: 'how damp the spools were',
     asks: () => 'how dry the spools were',
-    toValue: (into, z, facts, of) =>
-      facts.spools.forEach((_, i) => {
-        if (of === placeOf(i, facts.spools.length, MOST_SPOOLS)) into.wetnessShares[i] = normalCdf(z)
-      }),
+    toValue: (facts, of) => {
+      const places = placesOf(of, facts.spools.length, MOST_SPOOLS)
+      return (into, z) => places.forEach(i => (into.wetnessShares[i] = normalCdf(z)))
+    },
   },
   {
     id: 'room',
     applies: () => once(true),
     cause: "the room's air",
     asks: () => 'what the same display reads outside the box',
-    toValue: (into, z, facts) =>
+    toValue: facts => (into, z) =>
       (into.roomFactor = Math.exp(
         (facts.room.readings.length > 0 ? ROOM_SPREAD.read : ROOM_SPREAD.untold) * z,
       )),
@@ -219,28 +219,28 @@ const KINDS: readonly UnknownKind[] = [
     applies: () => once(true),
     cause: 'the weather to come',
     asks: nothing,
-    toValue: (into, z) => (into.aheadFactor = Math.exp(AHEAD_SPREAD * z)),
+    toValue: () => (into, z) => (into.aheadFactor = Math.exp(AHEAD_SPREAD * z)),
   },
   {
     id: 'wander',
     applies: () => once(true),
     cause: 'the weather of single weeks',
     asks: nothing,
-    toValue: (into, z) => (into.wanderRh = MODEL_SPREAD_RH * (WANDER_MIDDLE + WANDER_SPREAD * z)),
+    toValue: () => (into, z) => (into.wanderRh = MODEL_SPREAD_RH * (WANDER_MIDDLE + WANDER_SPREAD * z)),
   },
   {
     id: 'habit',
     applies: facts => once(facts.openingsPerMonth > 0),
     cause: 'how often it is opened',
     asks: nothing,
-    toValue: (into, z) => (into.habitFactor = Math.exp(HABIT_SPREAD * z)),
+    toValue: () => (into, z) => (into.habitFactor = Math.exp(HABIT_SPREAD * z)),
   },
   {
     id: 'offset',
     applies: facts => displaysOf(facts).map((_, i) => String(i)),
     cause: "the display's own error",
     asks: nothing,
-    toValue: (into, z, facts, of) =>
+    toValue: (facts, of) => (into, z) =>
       (into.offsetsRh[Number(of)] = displaysOf(facts)[Number(of)]!.offsetSpreadRh * z),
   },
   {
@@ -248,7 +248,7 @@ const KINDS: readonly UnknownKind[] = [
     applies: facts => displaysOf(facts).flatMap((display, i) => (display.mayDrift ? [String(i)] : [])),
     cause: 'how the display drifts',
     asks: nothing,
-    toValue: (into, z, _facts, of) => (into.driftsRhPerMonth[Number(of)] = driftPerMonth(z)),
+    toValue: (_, of) => (into, z) => (into.driftsRhPerMonth[Number(of)] = driftPerMonth(z)),
   },
 ]
 
@@ -258,6 +258,8 @@ const placeOf = (index: number, count: number, most: number): string =>
 const lastOf = (count: number, most: number): readonly string[] => [
   ...new Set(Array.from({ length: count }, (_, i) => placeOf(i, count, most))),
 ]
+const placesOf = (of: string, count: number, most: number): readonly number[] =>
+  Array.from({ length: count }, (_, i) => i).filter(i => placeOf(i, count, most) === of)
 
 /** The unknowns of a box, in the order of its draw vectors. */
 export const unknownsOf = (facts: BoxFacts): Unknown[] =>
@@ -267,7 +269,7 @@ export const unknownsOf = (facts: BoxFacts): Unknown[] =>
       kind: kind.id,
       cause: kind.cause,
       asks: kind.asks(facts),
-      put: (into: Draft, z: number) => kind.toValue(into, z, facts, of),
+      put: kind.toValue(facts, of),
     })),
   )
 
@@ -293,6 +295,6 @@ const middling = (facts: BoxFacts): Draft => ({
 /** Turns a draw vector into values. z is as long as the unknowns, or longer; any real number is allowed. */
 export function drawValues(facts: BoxFacts, unknowns: readonly Unknown[], z: ArrayLike<number>): DrawValues {
   const values = middling(facts)
-  unknowns.forEach((unknown, k) => unknown.put(values, z[k]!, facts))
+  unknowns.forEach((unknown, k) => unknown.put(values, z[k]!))
   return values
 }

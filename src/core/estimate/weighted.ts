@@ -24,8 +24,27 @@ export function weightedQuantiles(
   return shares.map(share => quantileIn(order, values, weights, share))
 }
 
-const inOrder = (values: ArrayLike<number>): Int32Array =>
-  Int32Array.from({ length: values.length }, (_, i) => i).sort((a, b) => values[a]! - values[b]!)
+/**
+ * Places of values, smallest first, like ones in the order they come. Numbers alone are sorted in a fraction of the time that
+ * places with a comparison take; each value is then looked up.
+ */
+function inOrder(values: ArrayLike<number>): Int32Array {
+  const sorted = Float64Array.from(values).sort()
+  const order = new Int32Array(sorted.length)
+  const alike = new Int32Array(sorted.length)
+  for (let i = 0; i < order.length; i++) {
+    const value = values[i]!
+    let low = 0
+    let high = order.length
+    while (low < high) {
+      const middle = (low + high) >> 1
+      if (sorted[middle]! < value) low = middle + 1
+      else high = middle
+    }
+    order[low + alike[low]!++] = i
+  }
+  return order
+}
 
 function quantileIn(
   order: Int32Array,
@@ -96,7 +115,7 @@ export function spreadOf(values: ArrayLike<number>, weights: ArrayLike<number>):
 
 /** `count` indices at even steps of the cumulative weight, along an order of the values. */
 export function evenPicks(values: ArrayLike<number>, weights: ArrayLike<number>, count: number): number[] {
-  const order = Array.from({ length: values.length }, (_, i) => i).sort((a, b) => values[a]! - values[b]!)
+  const order = inOrder(values)
   const picks: number[] = []
   let sum = 0
   for (const index of order) {

@@ -7,6 +7,7 @@ import { ByDay } from './by-day.ts'
 import { byTable } from './by-temperature.ts'
 import { lawFactor } from './law.ts'
 import { ROOM, type Network, type SurroundingsPoint, type WaterStore } from './network.ts'
+import { Scratch } from './scratch.ts'
 import { storeSize } from './water-store.ts'
 
 /** What a node's link to its parent compares: like with like, or a strand with its surface in equilibrium. */
@@ -36,10 +37,14 @@ export class Compiled {
   /** Links to the room, and those to node 0, in this order; `bookedNode` is the node at their far end. */
   readonly bookedLink: Int32Array
   readonly bookedNode: Int32Array
-  readonly bookedBeside: Uint8Array
+  readonly bookedBeside: Int32Array
   readonly roomLinks: number
+  /** How many of these are booked, from the first on: all, or only those to the room, without which no account closes. */
+  readonly booked: number
   /** Any node that has a second link, straight to node 0. */
   readonly hasBeside: boolean
+  /** Every node is linked to node 0 and to it alone: a box whose spools are lumped. Thousands of draws are run that way. */
+  readonly isStar: boolean
 
   readonly up: Float64Array
   readonly beside: Float64Array
@@ -68,13 +73,16 @@ export class Compiled {
   private mostShareOfSpool = 1
 
   /** Nodes by the shape of their potential: free air, straight, along a curve. */
-  private readonly airs: Int32Array
-  private readonly linears: Int32Array
-  private readonly curved: Int32Array
+  private readonly airs: number[] = []
+  private readonly linears: number[] = []
+  private readonly curved: number[] = []
   private readonly curves: (LoadingCurve | null)[]
+  /** Where each curve stood when slopes were asked for last, and which curve that was. */
+  private readonly unit: Float64Array
+  private readonly curveOfUnit: (LoadingCurve | null)[]
   private readonly perGram: Float64Array
   private readonly factorOf: Int32Array
-  private readonly drive: Uint8Array
+  private readonly drive: Int32Array
   private readonly surfaceSlopeAtZero: Float64Array
   private readonly surfaceCurvature: Float64Array
   private readonly factors: Float64Array
@@ -96,15 +104,19 @@ export class Compiled {
   private readonly roomSlotOf: Int32Array
 
   /** @throws Error where the links are no tree rooted in node 0: a mistake of the caller, not of the user. */
-  constructor(private readonly network: Network) {
+  constructor(
+    private readonly network: Network,
+    flows: 'booked' | 'not booked' = 'booked',
+    scratch = new Scratch(),
+  ) {
     const n = network.nodes.length
-    const perNode = () => new Float64Array(n)
+    const perNode = () => scratch.floats(n)
     this.nodes = n
     this.links = network.links.length
     this.stores = network.nodes.map(node => node.store)
-    this.parent = new Int32Array(n).fill(-1)
-    this.linkOf = new Int32Array(n).fill(-1)
-    this.drive = new Uint8Array(n)
+    this.parent = scratch.integers(n).fill(-1)
+    this.linkOf = scratch.integers(n).fill(-1)
+    this.drive = scratch.integers(n)
     this.up = perNode()
     this.upNow = perNode()
     this.beside = perNode()
@@ -117,10 +129,10 @@ export class Compiled {
     this.besideFlow = perNode()
     this.surfaceSlopeAtZero = perNode()
     this.surfaceCurvature = perNode()
-    this.upLaw = new Int32Array(n)
-    this.besideLaw = new Int32Array(n)
+    this.upLaw = scratch.integers(n)
+    this.besideLaw = scratch.integers(n)
     this.perGram = perNode()
-    this.factorOf = new Int32Array(n)
+    this.factorOf = scratch.integers(n)
 
     let roomLinks = 0
     let toAir = 0
@@ -128,13 +140,14 @@ export class Compiled {
       if (link.b === ROOM) roomLinks++
       else if (link.b === 0) toAir++
     this.roomLinks = roomLinks
-    this.room = new Float64Array(roomLinks)
-    this.roomNow = new Float64Array(roomLinks)
-    this.roomLaw = new Int32Array(roomLinks)
-    this.roomSlotOf = new Int32Array(this.links).fill(-1)
-    this.bookedLink = new Int32Array(roomLinks + toAir)
-    this.bookedNode = new Int32Array(roomLinks + toAir)
-    this.bookedBeside = new Uint8Array(roomLinks + toAir)
+    this.room = scratch.floats(roomLinks)
+    this.roomNow = scratch.floats(roomLinks)
+    this.roomLaw = scratch.integers(roomLinks)
+    this.roomSlotOf = scratch.integers(this.links).fill(-1)
+    this.booked = flows === 'booked' ? roomLinks + toAir : roomLinks
+    this.bookedLink = scratch.integers(roomLinks + toAir)
+    this.bookedNode = scratch.integers(roomLinks + toAir)
+    this.bookedBeside = scratch.integers(roomLinks + toAir)
     let hasBeside = false
     let slot = 0
     network.links.forEach((link, l) => {
@@ -181,24 +194,23 @@ export class Compiled {
     }
     for (let i = 1; i < n; i++) if (this.parent[i] === -1) throw new Error(`Node ${i} is linked to nothing.`)
     this.hasBeside = hasBeside
+    this.isStar = !hasBeside && this.parent.every((p, i) => i === 0 || (p === 0 && this.drive[i] === TREE))
 
     const factorIndex = this.factorTable()
     this.stores.forEach((store, i) => {
       this.describe(store, i)
       this.factorOf[i] = factorIndex(store)
     })
-    const airs: number[] = []
-    const linears: number[] = []
-    const curved: number[] = []
-    this.stores.forEach((store, i) =>
-      (store.kind === 'air' ? airs : isStraight(store) ? linears : curved).push(i),
-    )
-    this.airs = Int32Array.from(airs)
-    this.linears = Int32Array.from(linears)
-    this.curved = Int32Array.from(curved)
+    for (let i = 0; i < n; i++) {
+      const store = this.stores[i]!
+      const alike = store.kind === 'air' ? this.airs : isStraight(store) ? this.linears : this.curved
+      alike.push(i)
+    }
     this.curves = this.stores.map(() => null)
-    this.factors = new Float64Array(this.factorFns.length)
-    this.lawFactors = new Float64Array(this.lawFns.length)
+    this.curveOfUnit = this.stores.map(() => null)
+    this.unit = perNode()
+    this.factors = scratch.floats(this.factorFns.length)
+    this.lawFactors = scratch.floats(this.lawFns.length)
     const { days } = network.surroundings
     const byDay = (list: readonly FactorFn[]) =>
       days
@@ -259,8 +271,12 @@ export class Compiled {
         this.besideNow[i] = this.beside[i]! * lawFactors[this.besideLaw[i]!]!
   }
 
-  /** Potentials of all nodes with this water at the time set, and their slopes if wanted. */
-  evaluatePotentials(waterG: Float64Array, slopesToo: boolean): void {
+  /**
+   * Potentials of all nodes with this water at the time set.
+   * @param ask with their slopes, alone, or again with the water whose slopes were asked for last: a curve stands where it stood
+   */
+  evaluatePotentials(waterG: Float64Array, ask: 'with slopes' | 'alone' | 'again'): void {
+    const slopesToo = ask === 'with slopes'
     const { airs, linears, curved, curves, perGram, factorOf, factors, potential, slope } = this
     const { surface, surfaceSlope, surfaceSlopeAtZero, surfaceCurvature } = this
     const boxAir = BOX_AIR_FACTOR
@@ -293,23 +309,36 @@ export class Compiled {
     for (let at = 0; at < curved.length; at++) {
       const i = curved[at]!
       const factor = factors[factorOf[i]!]!
+      const curve = curves[i]!
+      if (ask === 'again' && curve === this.curveOfUnit[i]) {
+        potential[i] = this.unit[i]! * factor
+        continue
+      }
       const loading = waterG[i]! * perGram[i]!
-      potential[i] = curves[i]!.valueAt(loading) * factor
-      if (slopesToo) slope[i] = curves[i]!.slopeAt(loading) * perGram[i]! * factor
+      const unit = curve.valueAt(loading)
+      potential[i] = unit * factor
+      if (!slopesToo) continue
+      slope[i] = curve.slopeAt(loading) * perGram[i]! * factor
+      this.unit[i] = unit
+      this.curveOfUnit[i] = curve
     }
   }
 
   /** From the potentials evaluated last: the flows into each node, and what each booked link carries, g/h. */
   evaluateFlows(sums: Float64Array, booked: Float64Array): void {
-    const { parent, drive, upNow, upFlow, potential, surface, bookedNode, roomNow, roomLinks } = this
+    const { parent, upNow, upFlow, potential, bookedNode, roomNow, roomLinks } = this
     sums.fill(0)
-    for (let i = 1; i < parent.length; i++) {
-      const p = parent[i]!
-      const flow = upNow[i]! * (potential[i]! - (drive[i] === SURFACE ? surface[p]! : potential[p]!))
-      upFlow[i] = flow
-      sums[i]! -= flow
-      sums[p]! += flow
-    }
+    if (this.isStar) {
+      const root = potential[0]!
+      let rootSum = 0
+      for (let i = 1; i < parent.length; i++) {
+        const flow = upNow[i]! * (potential[i]! - root)
+        upFlow[i] = flow
+        sums[i] = -flow
+        rootSum += flow
+      }
+      sums[0] = rootSum
+    } else this.flowsUp(sums)
     for (let r = 0; r < roomLinks; r++) {
       const node = bookedNode[r]!
       const flow = roomNow[r]! * (this.roomDensityGPerL - potential[node]!)
@@ -318,6 +347,17 @@ export class Compiled {
     }
     if (this.hasBeside) this.evaluateBeside(sums, booked)
     else for (let l = roomLinks; l < booked.length; l++) booked[l] = upFlow[bookedNode[l]!]!
+  }
+
+  private flowsUp(sums: Float64Array): void {
+    const { parent, drive, upNow, upFlow, potential, surface } = this
+    for (let i = 1; i < parent.length; i++) {
+      const p = parent[i]!
+      const flow = upNow[i]! * (potential[i]! - (drive[i] === SURFACE ? surface[p]! : potential[p]!))
+      upFlow[i] = flow
+      sums[i]! -= flow
+      sums[p]! += flow
+    }
   }
 
   private evaluateBeside(sums: Float64Array, booked: Float64Array): void {

@@ -341,8 +341,16 @@ describe('directions, in a steady room damper than the box', () => {
 
 test('a run whose flows are not booked is the same run in all else', () => {
   const request = { fromS: 0, toS: 30 * DAY, outputS: grid(30, 17) }
-  const { flowG, ...booked } = simulate(box(), request)
-  const { flowG: none, ...plain } = simulate(box(), { ...request, flows: 'not booked' })
+  const { flowG, movedG, closureG, ...booked } = simulate(box(), request)
+  const {
+    flowG: none,
+    movedG: passedG,
+    closureG: missingG,
+    ...plain
+  } = simulate(box(), { ...request, flows: 'not booked' })
   expect(plain).toEqual(booked)
+  // what only went from one thing to another in the box has no part in the account
+  expect(passedG).toBeLessThan(movedG)
+  expect(missingG).toBeCloseTo(closureG, 12)
   expect([none.length, flowG.length]).toEqual([0, 18 * box().links.length])
 })

@@ -3,6 +3,7 @@ import { airAtOutputs, type AirAtOutputs } from './air-at-outputs.ts'
 import { copyInto } from './copy-into.ts'
 import type { Compiled } from './compiled.ts'
 import type { Network } from './network.ts'
+import type { Scratch } from './scratch.ts'
 
 /**
  * What a run leaves behind: the state at the times asked for. Between accepted points the state is the parabola
@@ -40,23 +41,24 @@ export class Recorder {
     private readonly compiled: Compiled,
     network: Network,
     { outputS, flows }: { readonly outputS: ArrayLike<Seconds>; readonly flows?: 'not booked' },
+    scratch: Scratch,
   ) {
     this.outputS = outputS
     this.booksFlows = flows !== 'not booked'
     const outputs = outputS.length
     const { nodes } = compiled
     this.air = airAtOutputs(network.surroundings, outputS)
-    const booked = compiled.bookedLink.length
+    const { booked } = compiled
     this.atS = new Float64Array(outputs)
     this.waterG = new Float64Array(outputs * nodes)
     this.flowG = new Float64Array(this.booksFlows ? outputs * network.links.length : 0)
     this.airRhPercent = new Float64Array(outputs)
-    this.oldestWater = new Float64Array(nodes)
-    this.beforeWater = new Float64Array(nodes)
-    this.nowWater = new Float64Array(nodes)
-    this.oldestBooked = new Float64Array(booked)
-    this.beforeBooked = new Float64Array(booked)
-    this.nowBooked = new Float64Array(booked)
+    this.oldestWater = scratch.floats(nodes)
+    this.beforeWater = scratch.floats(nodes)
+    this.nowWater = scratch.floats(nodes)
+    this.oldestBooked = scratch.floats(booked)
+    this.beforeBooked = scratch.floats(booked)
+    this.nowBooked = scratch.floats(booked)
   }
 
   /** The state has just jumped: nothing before this point tells anything about what follows. */
@@ -130,7 +132,7 @@ export class Recorder {
     this.lookAt(timeS)
     for (let i = 0; i < nodes; i++)
       waterG[row * nodes + i] = this.between(i, oldestWater, beforeWater, nowWater)
-    for (let l = 0; this.booksFlows && l < bookedLink.length; l++)
+    for (let l = 0; this.booksFlows && l < nowBooked.length; l++)
       flowG[row * links + bookedLink[l]!] = this.between(l, oldestBooked, beforeBooked, nowBooked)
     // what is asked for from before the run is answered with its beginning
     const air = timeS === this.outputS[row] ? this.air : null

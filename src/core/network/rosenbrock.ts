@@ -1,6 +1,7 @@
 import { hoursFromSeconds } from '#units/time.ts'
 import { copyInto } from './copy-into.ts'
 import type { Compiled } from './compiled.ts'
+import type { Scratch } from './scratch.ts'
 import { TreeSolver } from './tree-solver.ts'
 
 /**
@@ -53,12 +54,14 @@ export class Rosenbrock {
   constructor(
     private readonly compiled: Compiled,
     initialWaterG: ArrayLike<number>,
+    scratch: Scratch,
   ) {
     const nodes = compiled.nodes
-    const booked = compiled.bookedLink.length
-    const perNode = () => new Float64Array(nodes)
-    const perBooked = () => new Float64Array(booked)
-    this.waterG = Float64Array.from(initialWaterG)
+    const { booked } = compiled
+    const perNode = () => scratch.floats(nodes)
+    const perBooked = () => scratch.floats(booked)
+    this.waterG = perNode()
+    for (let i = 0; i < nodes; i++) this.waterG[i] = initialWaterG[i]!
     this.nextWaterG = perNode()
     this.bookedG = perBooked()
     this.nextBookedG = perBooked()
@@ -76,12 +79,12 @@ export class Rosenbrock {
     this.bookedSecond = perBooked()
     this.bookedThird = perBooked()
     this.bookedFourth = perBooked()
-    this.solver = new TreeSolver(compiled)
+    this.solver = new TreeSolver(compiled, scratch)
   }
 
   /** Takes flows and slopes where the state stands: once before the steps that are tried from there. */
   prepare(timeS: number): void {
-    this.evaluate(timeS, this.waterG, true, this.baseSums, this.baseFlows)
+    this.evaluate(timeS, this.waterG, 'with slopes', this.baseSums, this.baseFlows)
     this.solver.linearise()
   }
 
@@ -99,7 +102,7 @@ export class Rosenbrock {
     solver.factor(1 / scale)
 
     // the slope by time alone, over a sliver of the step: it enters as so many halves of h·∂f/∂t
-    this.evaluate(timeS + stepS * DRIFT_SHARE, waterG, false, sums, flows)
+    this.evaluate(timeS + stepS * DRIFT_SHARE, waterG, 'again', sums, flows)
     const half = 0.5 / DRIFT_SHARE
     for (let i = 0; i < nodes; i++) rhs[i] = baseSums[i]! + half * (sums[i]! - baseSums[i]!)
     for (let l = 0; l < booked; l++) bookedFirst[l] = baseFlows[l]! + half * (flows[l]! - baseFlows[l]!)
@@ -114,14 +117,14 @@ export class Rosenbrock {
     solver.carry(second, bookedSecond, scale)
 
     for (let i = 0; i < nodes; i++) stageWater[i] = waterG[i]! + 2 * first[i]!
-    this.evaluate(endS, stageWater, false, sums, flows)
+    this.evaluate(endS, stageWater, 'alone', sums, flows)
     for (let i = 0; i < nodes; i++) rhs[i] = sums[i]! + perH * (first[i]! - second[i]!)
     for (let l = 0; l < booked; l++) bookedThird[l] = flows[l]! + perH * (bookedFirst[l]! - bookedSecond[l]!)
     solver.solve(rhs, third)
     solver.carry(third, bookedThird, scale)
 
     for (let i = 0; i < nodes; i++) stageWater[i]! += third[i]!
-    this.evaluate(endS, stageWater, false, sums, flows)
+    this.evaluate(endS, stageWater, 'alone', sums, flows)
     for (let i = 0; i < nodes; i++)
       rhs[i] = sums[i]! + perH * (first[i]! - second[i]! - THIRD_IN_FOURTH * third[i]!)
     for (let l = 0; l < booked; l++)
@@ -151,14 +154,14 @@ export class Rosenbrock {
   private evaluate(
     timeS: number,
     waterG: Float64Array,
-    slopesToo: boolean,
+    ask: 'with slopes' | 'alone' | 'again',
     sums: Float64Array,
     flows: Float64Array,
   ): void {
     const { compiled } = this
     this.evaluations++
     compiled.setTime(timeS)
-    compiled.evaluatePotentials(waterG, slopesToo)
+    compiled.evaluatePotentials(waterG, ask)
     compiled.evaluateFlows(sums, flows)
   }
 }

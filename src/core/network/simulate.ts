@@ -4,6 +4,7 @@ import { Compiled } from './compiled.ts'
 import { ROOM, type Network, type NetworkEvent } from './network.ts'
 import { Recorder } from './recorder.ts'
 import { Rosenbrock } from './rosenbrock.ts'
+import { withScratch, type Scratch } from './scratch.ts'
 import { storeSize } from './water-store.ts'
 
 /** 'nothing to hold water': a store without mass, or a box without air. */
@@ -68,7 +69,7 @@ export interface Simulation {
   readonly mostDewG: Grams
   /** Water in the nodes minus what crossed the boundary, g: what the books miss by. */
   readonly closureG: number
-  /** All water moved over any link or by any event, g: the measure for `closureG`. */
+  /** All water moved over any booked link or by any event, g: the measure for `closureG`. */
   readonly movedG: number
 }
 
@@ -96,16 +97,25 @@ export function simulate(
 ): Simulation {
   if (network.nodes.some(({ store }) => !(storeSize(store) > 0)))
     return nothingDone(network, request, 'nothing to hold water')
-  const settings = { ...DEFAULTS, ...options }
-  const compiled = new Compiled(network)
+  return withScratch(scratch => run(network, request, { ...DEFAULTS, ...options }, scratch))
+}
+
+function run(
+  network: Network,
+  request: SimulationRequest,
+  settings: typeof DEFAULTS & Pick<SimulationOptions, 'shouldStop'>,
+  scratch: Scratch,
+): Simulation {
+  const compiled = new Compiled(network, request.flows, scratch)
   const solver = new Rosenbrock(
     compiled,
     network.nodes.map(node => node.initialWaterG),
+    scratch,
   )
-  const recorder = new Recorder(compiled, network, request)
+  const recorder = new Recorder(compiled, network, request, scratch)
   const { samples } = network.surroundings
   const startWaterG = sum(solver.waterG)
-  const tolerance = tolerances(network, settings)
+  const tolerance = tolerances(network, settings, scratch)
   const eventWaterG = new Float64Array(network.events.length)
 
   let timeS = request.fromS
@@ -142,14 +152,14 @@ export function simulate(
   /** Largest error of the step tried, in units of what is allowed. */
   const errorRatio = (): number => {
     if (solver.overdraws()) return OVERDRAWN
+    const { nextWaterG, errorG } = solver
     let worst = 0
     for (let i = 0; i < tolerance.length; i++) {
-      const capacityG = compiled.airCapacityGPerPercent(i)
       const allowedG =
-        capacityG > 0
-          ? settings.airToleranceRhPercent * capacityG
-          : tolerance[i]! + settings.relativeTolerance * Math.abs(solver.nextWaterG[i]!)
-      const ratio = Math.abs(solver.errorG[i]!) / allowedG
+        tolerance[i] === OF_AIR
+          ? settings.airToleranceRhPercent * compiled.airCapacityGPerPercent(i)
+          : tolerance[i]! + settings.relativeTolerance * Math.abs(nextWaterG[i]!)
+      const ratio = Math.abs(errorG[i]!) / allowedG
       if (!(ratio <= worst)) worst = ratio
     }
     return worst
@@ -219,7 +229,7 @@ export function simulate(
 
   const { flowG } = recorder
   const carriedG = new Float64Array(network.links.length)
-  compiled.bookedLink.forEach((link, slot) => (carriedG[link] = solver.bookedG[slot]!))
+  solver.bookedG.forEach((carried, slot) => (carriedG[compiled.bookedLink[slot]!] = carried))
   let boundaryG = sum(eventWaterG)
   network.links.forEach((link, l) => {
     if (link.b === ROOM) boundaryG += carriedG[l]!
@@ -279,12 +289,17 @@ const OVERDRAWN = 8
 /** `absoluteToleranceG` is stated per so many grams of store. */
 const STATED_PER_G = 100
 
+/** Stands for the tolerance of air, whose measure changes with its temperature. */
+const OF_AIR = -1
+
 /** Absolute tolerance of each node, g, by its dry mass; air has its own measure. */
-function tolerances(network: Network, settings: typeof DEFAULTS): Float64Array {
+function tolerances({ nodes }: Network, settings: typeof DEFAULTS, scratch: Scratch): Float64Array {
   const perGram = settings.absoluteToleranceG / STATED_PER_G
-  return Float64Array.from(network.nodes, ({ store }) =>
-    store.kind === 'air' ? 0 : perGram * Math.max(store.dryMassG, 1e-3),
-  )
+  const allowedG = scratch.floats(nodes.length)
+  nodes.forEach(({ store }, i) => {
+    allowedG[i] = store.kind === 'air' ? OF_AIR : perGram * Math.max(store.dryMassG, 1e-3)
+  })
+  return allowedG
 }
 
 function nextSampleS(samples: { fromS: Seconds; everyS: Seconds }, timeS: Seconds): Seconds {
@@ -316,8 +331,8 @@ function applyEvent(compiled: Compiled, waterG: Float64Array, event: NetworkEven
   return after - before
 }
 
-function sum(values: Iterable<number>): number {
+function sum(values: Float64Array): number {
   let total = 0
-  for (const value of values) total += value
+  for (let i = 0; i < values.length; i++) total += values[i]!
   return total
 }

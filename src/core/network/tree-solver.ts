@@ -1,5 +1,6 @@
 import type { Compiled } from './compiled.ts'
 import { copyInto } from './copy-into.ts'
+import type { Scratch } from './scratch.ts'
 
 /**
  * Solves (shift − J)·k = r for a network's Jacobian J in as many steps as there are nodes. The tree is eliminated
@@ -24,8 +25,11 @@ export class TreeSolver {
   private readonly rootFill: Float64Array
   private readonly ownFill: Float64Array
 
-  constructor(private readonly compiled: Compiled) {
-    const perNode = () => new Float64Array(compiled.nodes)
+  constructor(
+    private readonly compiled: Compiled,
+    scratch: Scratch,
+  ) {
+    const perNode = () => scratch.floats(compiled.nodes)
     this.own = perNode()
     this.byParent = perNode()
     this.besideOwn = perNode()
@@ -39,7 +43,7 @@ export class TreeSolver {
     this.work = perNode()
     this.rootFill = perNode()
     this.ownFill = perNode()
-    this.roomSlope = new Float64Array(compiled.roomLinks)
+    this.roomSlope = scratch.floats(compiled.roomLinks)
   }
 
   /** Takes over the slopes the network evaluated last. */
@@ -58,11 +62,21 @@ export class TreeSolver {
   /** Factors the matrix from the slopes taken over last. */
   factor(shift: number): void {
     const { compiled, own, byParent, sum, toParent, fromParent, perPivot, roomSlope } = this
-    const { parent, bookedNode, hasBeside } = compiled
+    const { parent, bookedNode, hasBeside, isStar } = compiled
     sum.fill(shift)
     for (let r = 0; r < roomSlope.length; r++) sum[bookedNode[r]!]! += roomSlope[r]!
     if (hasBeside) this.factorBeside()
-    else
+    else if (isStar) {
+      let rootSum = sum[0]!
+      for (let i = parent.length - 1; i > 0; i--) {
+        const inverse = 1 / (sum[i]! + own[i]!)
+        perPivot[i] = inverse
+        toParent[i] = own[i]! * inverse
+        fromParent[i] = byParent[i]! * inverse
+        rootSum += fromParent[i]! * sum[i]!
+      }
+      sum[0] = rootSum
+    } else
       for (let i = parent.length - 1; i > 0; i--) {
         const inverse = 1 / (sum[i]! + own[i]!)
         perPivot[i] = inverse
@@ -78,6 +92,14 @@ export class TreeSolver {
     const { compiled, work, toParent, fromParent, perPivot } = this
     const { parent } = compiled
     const n = parent.length
+    if (compiled.isStar) {
+      let root = rhs[0]!
+      for (let i = n - 1; i > 0; i--) root += toParent[i]! * rhs[i]!
+      root *= perPivot[0]!
+      out[0] = root
+      for (let i = 1; i < n; i++) out[i] = rhs[i]! * perPivot[i]! + fromParent[i]! * root
+      return
+    }
     for (let i = 0; i < n; i++) work[i] = rhs[i]!
     for (let i = n - 1; i > 0; i--) work[parent[i]!]! += toParent[i]! * work[i]!
     if (compiled.hasBeside) this.substituteBeside(out)
