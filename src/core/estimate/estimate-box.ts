@@ -88,12 +88,17 @@ function wholly<Answer>(steps: Generator<undefined, Answer>): Answer {
 
 /** A box's draws alone, without a date for each: for questions of the next days, a small part of a report's work. */
 export function drawsOf(facts: BoxFacts, options: ReportOptions = {}): Pick<Turn, 'draws' | 'weights'> {
-  const observations = observationsOf(facts)
-  const seed = options.seed ?? USUAL_SEED
-  const sampling = samplingOf(observations, options)
-  return standingDraws(sampleAccounts(facts, unknownsOf(facts), observations, seed, sampling))
+  return standingDraws(sampled(facts, options).posterior)
 }
 const FAR_SEEDS = [1000, 2000]
+
+function sampled(facts: BoxFacts, options: ReportOptions) {
+  const unknowns = unknownsOf(facts)
+  const observations = observationsOf(facts)
+  const seed = options.seed ?? USUAL_SEED
+  const posterior = sampleAccounts(facts, unknowns, observations, seed, samplingOf(observations, options))
+  return { unknowns, observations, posterior }
+}
 
 /** How long a box is sampled for. */
 const samplingOf = (
@@ -121,10 +126,7 @@ export interface Ensemble extends Turn {
 }
 
 export function ensembleOf(facts: BoxFacts, options: ReportOptions = {}): Ensemble {
-  const unknowns = unknownsOf(facts)
-  const observations = observationsOf(facts)
-  const seed = options.seed ?? USUAL_SEED
-  const posterior = sampleAccounts(facts, unknowns, observations, seed, samplingOf(observations, options))
+  const { unknowns, observations, posterior } = sampled(facts, options)
   const standing = standingDraws(posterior)
   const target = facts.targetRhPercent
   const { draws, weights, datesS, unfinished } = datedDraws(standing.draws, standing.weights, draw =>
