@@ -170,23 +170,31 @@ function knownOf(life: BoxLife, box: number, day: number, renewals: readonly num
   }
 }
 
+/** A box's life, and what is known of it on the first day. */
+interface KeptLife {
+  readonly life: BoxLife
+  readonly known: Known
+}
+
 /**
  * Five boxes of one house, each with a display that is read once a week. Every Saturday the plan is asked; a box is reckoned
  * anew each sixth week, and when its display shows it over. What the plan wants today is done today.
  */
-async function plannedDays(lives: readonly BoxLife[], solve: Solver) {
-  const done = new Map(lives.map((_, box) => [box, [] as number[]]))
-  const known = new Map<number, Known>()
-  const leftOut = new Map(lives.map((_, box) => [box, new Set<number>()]))
+async function plannedDays(kept: readonly KeptLife[], solve: Solver) {
+  const done = new Map(kept.map((_, box) => [box, [] as number[]]))
+  const known = new Map(
+    kept.map((one, box) => [box, { ...one.known, box: { ...one.known.box, id: String(box) } }]),
+  )
+  const leftOut = new Map(kept.map((_, box) => [box, new Set<number>()]))
   for (const [at, today] of SATURDAYS.entries()) {
-    for (const [box, life] of lives.entries()) {
-      const before = known.get(box)
+    for (const [box, { life }] of kept.entries()) {
+      const before = known.get(box)!
       const renewals = done.get(box)!
       if (
-        before === undefined ||
-        today - before.onDay >= RECKONED_EVERY_DAYS ||
-        before.box.holdsUntil - today < RECKONED_EVERY_DAYS ||
-        isOver(life, today, renewals)
+        before.onDay < today &&
+        (today - before.onDay >= RECKONED_EVERY_DAYS ||
+          before.box.holdsUntil - today < RECKONED_EVERY_DAYS ||
+          isOver(life, today, renewals))
       ) {
         const now = knownOf(life, box, today, renewals)
         if (now) known.set(box, now)
@@ -250,8 +258,12 @@ function firstsOfMonths(todayS: number): number[] {
 async function measuredLife(number: number, solve: Solver): Promise<MeasuredLife> {
   const all = Array.from({ length: LIVED_BOXES }, (_, box) => boxLife(number, box))
   // boxes that even fresh beads would not hold are left out of the plan, and of what is compared
-  const lives = all.filter((life, box) => knownOf(life, box, 0, [])?.holdsAtAll)
-  const { done, leftOut } = await plannedDays(lives, solve)
+  const kept = all.flatMap((life, box) => {
+    const known = knownOf(life, box, 0, [])
+    return known?.holdsAtAll ? [{ life, known }] : []
+  })
+  const lives = kept.map(one => one.life)
+  const { done, leftOut } = await plannedDays(kept, solve)
   const lived = (daysOf: (box: number) => readonly number[]): Lived => {
     const days = new Map<number, number>()
     let renewals = 0

@@ -49,12 +49,16 @@ export interface ReportOptions {
 export const estimateBox = (facts: BoxFacts, options: ReportOptions = {}): BoxReport =>
   ensembleOf(facts, options).report
 
-/** Grams wanted for each remedy and each number of weeks; costs more than the report, so it is asked for apart. */
+/**
+ * Grams wanted for each remedy and each number of weeks; costs more than the report, so it is asked for apart.
+ * @param first the draws the box's report stands on, with the same options
+ */
 export const estimateGrams = (
   facts: BoxFacts,
   options: ReportOptions,
   weeks: readonly number[],
-): GramsWanted[] => wholly(gramsInSteps(facts, ensembleOf(facts, options), weeks, options))
+  first: Turn = ensembleOf(facts, options),
+): GramsWanted[] => wholly(gramsInSteps(facts, first, weeks, options))
 
 /**
  * The same in steps, each a small part of a second, from the draws the report stands on and two more turns of the points. What nine
