@@ -22,7 +22,10 @@ async function findings(page: Page, only: readonly string[] = []): Promise<strin
         }>
       }
     }
-    const { violations } = await axe.run(rules.length > 0 ? { runOnly: rules } : {})
+    const { violations } = await axe.run({
+      resultTypes: ['violations'],
+      ...(rules.length > 0 ? { runOnly: rules } : {}),
+    })
     return violations
       .filter(item => item.impact === 'serious' || item.impact === 'critical')
       .map(

@@ -22,7 +22,7 @@ describe('the plan of renewals', () => {
     }
   }, 120_000)
   test('eight boxes, sixteen weeks: lives through, proven, never more sessions than the quick plan', async () => {
-    for (let seed = 1; seed <= 4; seed++) {
+    for (let seed = 1; seed <= 2; seed++) {
       const asked = shelf(seed * 31, { boxes: 8, weeks: 16 })
       const quick = greedyPlan(asked)
       const exact = (await exactPlan(asked, solve))!

@@ -47,7 +47,7 @@ describe('a weather file', () => {
         readEpw(junk)
         readEpw(text.slice(0, at) + junk + text.slice(at + junk.length))
       }),
-      { seed: 2, numRuns: 60 },
+      { seed: 2, numRuns: 30 },
     ))
 })
 
