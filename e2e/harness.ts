@@ -72,7 +72,7 @@ export async function openStage(): Promise<Stage> {
       if (hash.startsWith('/demo') && (options.fresh || !shared)) {
         shared ||= !options.fresh
         await page.goto(`${at}icon-180.png`)
-        await giveReckoned(page, 'demo')
+        await giveReckoned(page, 'demo', options.zone === undefined)
       }
       if (options.onDemoDay) {
         await setDemoDay(page)

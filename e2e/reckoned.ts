@@ -4,12 +4,13 @@ import type { Page } from 'puppeteer-core'
 import { root } from '../scripts/set-up.mjs'
 
 /**
- * The demonstration's boxes are reckoned once for all browser tests, by the app itself, and given to each fresh visitor
- * as a second tab would find them. A result of another day, zone or science stands on other facts, so the app reckons
- * anew by itself.
+ * The demonstration is made and its boxes are reckoned once for all browser tests, by the app itself, and given to each fresh
+ * visitor as a second tab would find them. On another day the app makes it anew; a result of another day, zone or science stands
+ * on other facts, so the app reckons anew by itself.
  */
 const FILE = join(root, '.tmp/reckoned.json')
-const storeOf = (journal: 'demo' | 'own') => `results_${journal}`
+/** What lies in the browser's storage: by store, its keys with their values. */
+type Kept = Readonly<Record<string, readonly (readonly [string, unknown])[]>>
 
 /** The day the demonstration is looked at, unless a test says another. */
 export const DEMO_DAY = '?today=2026-11-26'
@@ -17,53 +18,67 @@ export const DEMO_DAY_MS = Date.parse('2026-11-26T10:00:00Z')
 
 export async function keepReckoned(page: Page): Promise<void> {
   const found = await page.evaluate(
-    name =>
-      new Promise<[string, unknown][]>((resolve, reject) => {
+    names =>
+      new Promise<Record<string, [string, unknown][]>>((resolve, reject) => {
         const request = indexedDB.open('veld')
         request.onerror = () => reject(new Error('no storage'))
         request.onsuccess = () => {
           const db = request.result
-          const list: [string, unknown][] = []
-          const cursors = db.transaction(name).objectStore(name).openCursor()
-          cursors.onsuccess = () => {
-            const cursor = cursors.result
-            if (cursor) {
+          const transaction = db.transaction(names)
+          const lists: Record<string, [string, unknown][]> = {}
+          for (const name of names) {
+            const list: [string, unknown][] = (lists[name] = [])
+            transaction.objectStore(name).openCursor().onsuccess = event => {
+              const cursor = (event.target as IDBRequest<IDBCursorWithValue | null>).result
+              if (!cursor) return
               list.push([cursor.key as string, cursor.value])
               cursor.continue()
-            } else {
-              db.close()
-              resolve(list)
             }
+          }
+          transaction.oncomplete = () => {
+            db.close()
+            resolve(lists)
           }
         }
       }),
-    storeOf('demo'),
+    ['results_demo', 'journal_demo', 'demo_day'],
   )
+  // as it was made: what the app has noted since is the visitor's
+  const made = found['journal_demo']!.filter(([id]) => MADE.test(id))
   mkdirSync(join(root, '.tmp'), { recursive: true })
-  writeFileSync(FILE, JSON.stringify(found))
+  writeFileSync(FILE, JSON.stringify({ ...found, journal_demo: made }))
 }
+const MADE = /^demo-\d+$/
 
-/** Lays them into the storage of a page that is at the app's address, before the app has opened it. */
-export async function giveReckoned(page: Page, journal: 'demo' | 'own'): Promise<void> {
+/**
+ * Lays them into the storage of a page that is at the app's address, before the app has opened it.
+ * @param what the demonstration with what is reckoned for it, or that for an own journal of the same boxes
+ * @param isHere whether it is looked at where it was made: it holds the time of day there
+ */
+export async function giveReckoned(page: Page, what: 'demo' | 'own', isHere = true): Promise<void> {
   if (!existsSync(FILE)) return
-  const kept = JSON.parse(readFileSync(FILE, 'utf8')) as [string, unknown][]
+  const { results_demo: results = [], ...journal } = JSON.parse(readFileSync(FILE, 'utf8')) as Kept
+  const kept: Kept = { [`results_${what}`]: results, ...(what === 'demo' && isHere ? journal : {}) }
   await page.evaluate(
-    (name, list) =>
+    stores =>
       new Promise<void>((resolve, reject) => {
+        const names = Object.keys(stores)
         const request = indexedDB.open('veld', 1)
-        request.onupgradeneeded = () => request.result.createObjectStore(name)
+        request.onupgradeneeded = () => {
+          for (const name of names) request.result.createObjectStore(name)
+        }
         request.onerror = () => reject(new Error('no storage'))
         request.onsuccess = () => {
           const db = request.result
-          const transaction = db.transaction(name, 'readwrite')
-          for (const [key, value] of list) transaction.objectStore(name).put(value, key)
+          const transaction = db.transaction(names, 'readwrite')
+          for (const [name, list] of Object.entries(stores))
+            for (const [key, value] of list) transaction.objectStore(name).put(value, key)
           transaction.oncomplete = () => {
             db.close()
             resolve()
           }
         }
       }),
-    storeOf(journal),
     kept,
   )
 }
