@@ -1,5 +1,5 @@
 // One process's share of the plans: random shelves solved and checked, and shelves of made-up boxes lived through.
-// Arguments: which share, of how many, 'shelves' or 'lived', and the numbers; left out: all of them.
+// Arguments: which share, of how many, 'shelves', 'lived' or 'lived by two' boxes of five, and the numbers; left out: all.
 import loadHighs from 'highs'
 import { ensembleOf } from '../src/core/estimate/estimate-box.ts'
 import { freshHolds } from '../src/core/estimate/fresh-holds.ts'
@@ -28,6 +28,7 @@ export const SHELVES = 100
 export const LIVED = 100
 const SMALL = 20
 const LIVED_BOXES = 5
+const FEWER_BOXES = 2
 const SURE = 0.9
 const FRESH_DAYS = [0, 52, 104, 156]
 /** A filling with its turn, and what a day takes beside: as usual in the app. */
@@ -255,8 +256,8 @@ function firstsOfMonths(todayS: number): number[] {
   return days.filter(day => new Date((todayS + secondsFromDays(day)) * 1000).getUTCDate() === 1)
 }
 
-async function measuredLife(number: number, solve: Solver): Promise<MeasuredLife> {
-  const all = Array.from({ length: LIVED_BOXES }, (_, box) => boxLife(number, box))
+async function measuredLife(number: number, boxes: number, solve: Solver): Promise<MeasuredLife> {
+  const all = Array.from({ length: boxes }, (_, box) => boxLife(number, box))
   // boxes that even fresh beads would not hold are left out of the plan, and of what is compared
   const kept = all.flatMap((life, box) => {
     const known = knownOf(life, box, 0, [])
@@ -303,7 +304,9 @@ if (what !== undefined) {
     if (i % Number(of) === Number(share))
       console.log(
         JSON.stringify(
-          what === 'shelves' ? await measuredShelf(number, solve) : await measuredLife(number, solve),
+          what === 'shelves'
+            ? await measuredShelf(number, solve)
+            : await measuredLife(number, what === 'lived' ? LIVED_BOXES : FEWER_BOXES, solve),
         ),
       )
 }
