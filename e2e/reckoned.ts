@@ -8,15 +8,20 @@ import { root } from '../scripts/set-up.mjs'
  * visitor as a second tab would find them. On another day the app makes it anew; a result of another day, zone or science stands
  * on other facts, so the app reckons anew by itself.
  */
-const FILE = join(root, '.tmp/reckoned.json')
+export const RECKONED = join(root, '.tmp/reckoned.json')
+/** Of a store of results its keys with their values. */
+export type Results = readonly (readonly [string, { readonly standsOn: string; readonly value: unknown }])[]
 /** What lies in the browser's storage: by store, its keys with their values. */
-type Kept = Readonly<Record<string, readonly (readonly [string, unknown])[]>>
+type Kept = Readonly<Record<string, readonly (readonly [string, unknown])[]>> & {
+  readonly results_demo: Results
+}
 
 /** The day the demonstration is looked at, unless a test says another. */
 export const DEMO_DAY = '?today=2026-11-26'
 export const DEMO_DAY_MS = Date.parse('2026-11-26T10:00:00Z')
 
-export async function keepReckoned(page: Page): Promise<void> {
+/** The demonstration as it was made, and what the app has worked out for it. */
+export async function readKept(page: Page): Promise<Kept> {
   const found = await page.evaluate(
     names =>
       new Promise<Record<string, [string, unknown][]>>((resolve, reject) => {
@@ -45,10 +50,14 @@ export async function keepReckoned(page: Page): Promise<void> {
   )
   // as it was made: what the app has noted since is the visitor's
   const made = found['journal_demo']!.filter(([id]) => MADE.test(id))
-  mkdirSync(join(root, '.tmp'), { recursive: true })
-  writeFileSync(FILE, JSON.stringify({ ...found, journal_demo: made }))
+  return { ...found, results_demo: found['results_demo'] as unknown as Results, journal_demo: made }
 }
 const MADE = /^demo-\d+$/
+
+export function writeReckoned(kept: Kept): void {
+  mkdirSync(join(root, '.tmp'), { recursive: true })
+  writeFileSync(RECKONED, JSON.stringify(kept))
+}
 
 /**
  * Lays them into the storage of a page that is at the app's address, before the app has opened it.
@@ -56,9 +65,9 @@ const MADE = /^demo-\d+$/
  * @param isHere whether it is looked at where it was made: it holds the time of day there
  */
 export async function giveReckoned(page: Page, what: 'demo' | 'own', isHere = true): Promise<void> {
-  if (!existsSync(FILE)) return
-  const { results_demo: results = [], ...journal } = JSON.parse(readFileSync(FILE, 'utf8')) as Kept
-  const kept: Kept = { [`results_${what}`]: results, ...(what === 'demo' && isHere ? journal : {}) }
+  if (!existsSync(RECKONED)) return
+  const { results_demo: results, ...journal } = JSON.parse(readFileSync(RECKONED, 'utf8')) as Kept
+  const kept = { [`results_${what}`]: results, ...(what === 'demo' && isHere ? journal : {}) }
   await page.evaluate(
     stores =>
       new Promise<void>((resolve, reject) => {
