@@ -1,10 +1,12 @@
 import type { BrowserContext, Page } from 'puppeteer-core'
-import { DEMO_DAY, DEMO_DAY_MS, giveReckoned } from './reckoned.ts'
+import type { Act } from '../src/records/act.ts'
+import { DEMO_DAY, DEMO_DAY_MS, giveDemo, giveOwn } from './reckoned.ts'
 import type { StartedStage } from './start-stage.mjs'
 
 export interface Stage {
   readonly address: string
-  readonly open: (hash: string, options?: OpenOptions) => Promise<Page>
+  /** @param hash where in the app; null: a page at its address that has not opened it yet */
+  readonly open: (hash: string | null, options?: OpenOptions) => Promise<Page>
   readonly close: () => Promise<void>
 }
 export interface OpenOptions {
@@ -17,7 +19,9 @@ export interface OpenOptions {
   readonly search?: string
   /** A visitor with nothing kept. */
   readonly fresh?: boolean
-  /** An own journal on the demonstration's day: what it has in common with the demonstration is reckoned already. */
+  /** What a fresh visitor's own journal holds, as if entered before. */
+  readonly acts?: readonly Act[]
+  /** On the demonstration's day: what these acts have in common with the demonstration is reckoned already. */
   readonly onDemoDay?: boolean
   /** With the service worker that keeps the app offline; left out: none, since every fresh visitor would install it anew. */
   readonly offline?: boolean
@@ -69,16 +73,15 @@ export async function openStage(): Promise<Stage> {
       page.setDefaultTimeout(60_000)
       if (options.zone) await page.emulateTimezone(options.zone)
       const at = options.at ?? address
-      if (hash.startsWith('/demo') && (options.fresh || !shared)) {
+      const isDemo = hash !== null && hash.startsWith('/demo')
+      const givesDemo = isDemo && (options.fresh || !shared)
+      if (options.onDemoDay) await setDemoDay(page)
+      if (hash === null || givesDemo || options.acts) await page.goto(`${at}icon-180.png`)
+      if (givesDemo) {
         shared ||= !options.fresh
-        await page.goto(`${at}icon-180.png`)
-        await giveReckoned(page, 'demo', options.zone === undefined)
+        await giveDemo(page, options.zone === undefined)
       }
-      if (options.onDemoDay) {
-        await setDemoDay(page)
-        await page.goto(`${at}icon-180.png`)
-        await giveReckoned(page, 'own')
-      }
+      if (options.acts) await giveOwn(page, options.acts, options.onDemoDay === true)
       if (!options.offline)
         await page.evaluateOnNewDocument(() => {
           delete (Navigator.prototype as { serviceWorker?: unknown }).serviceWorker
@@ -92,8 +95,8 @@ export async function openStage(): Promise<Stage> {
         if (message.type() === 'error') problems.push(message.text())
       })
       Object.assign(page, { problems })
-      const search = options.search ?? (hash.startsWith('/demo') ? DEMO_DAY : '')
-      await page.goto(`${at}${search}#${hash}`, { waitUntil: 'load' })
+      const search = options.search ?? (isDemo ? DEMO_DAY : '')
+      if (hash !== null) await page.goto(`${at}${search}#${hash}`, { waitUntil: 'load' })
       return page
     },
     close: async () => {

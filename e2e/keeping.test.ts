@@ -10,7 +10,7 @@ import { undoSteps } from '../src/journal/undo.ts'
 import { isTakenBack } from '../src/journal/in-force.ts'
 import { toldFirstBox } from './first-box.ts'
 import { boxesStand, openStage, problemsOf, setDemoDay, type Stage } from './harness.ts'
-import { fill, ownActs, records, refill, saveBackup, stateOf } from './own-journal.ts'
+import { ownActs, records, refill, saveBackup, stateOf } from './own-journal.ts'
 import { DEMO_DAY_MS } from './reckoned.ts'
 
 let stage: Stage
@@ -28,13 +28,8 @@ afterAll(async () => {
   rmSync(folder, { recursive: true, force: true })
 })
 
-/** An own journal of its own context, filled, on a page. */
-async function ownPage(list = few): Promise<Page> {
-  const page = await stage.open('/preferences', { fresh: true, onDemoDay: true })
-  await page.waitForSelector('[data-place="preferences"]')
-  await fill(page, list)
-  return page
-}
+/** An own journal of its own context, filled; the app is not open yet. */
+const ownPage = (list = few): Promise<Page> => stage.open(null, { fresh: true, onDemoDay: true, acts: list })
 const go = async (page: Page, hash: string, wait: string) => {
   const isOpen = page.url().startsWith(`${stage.address}#`)
   await page.goto(`${stage.address}#${hash}`)

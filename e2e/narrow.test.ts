@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import type { Page } from 'puppeteer-core'
 import { openStage, problemsOf, settled, type Stage } from './harness.ts'
 import type { Act } from '../src/records/act.ts'
-import { fill, ownActs } from './own-journal.ts'
+import { ownActs } from './own-journal.ts'
 import { DEMO_DAY_MS } from './reckoned.ts'
 
 let stage: Stage
@@ -114,11 +114,7 @@ const PAGES = [
 /** One visitor for all windows: the boxes are reckoned once. */
 let page: Page
 beforeAll(async () => {
-  page = await stage.open('/preferences', { fresh: true, onDemoDay: true })
-  await page.waitForSelector('[data-place]')
-  await fill(page, longNamed())
-  await page.evaluate(() => (location.hash = '/box/launch'))
-  await page.reload({ waitUntil: 'load' })
+  page = await stage.open('/box/launch', { fresh: true, onDemoDay: true, acts: longNamed() })
   await settled(page)
   await page.evaluate(() => (location.hash = '/'))
   await page.waitForSelector('[data-place="shelf"]')

@@ -2,7 +2,6 @@ import { afterAll, beforeAll, expect, test } from '@jest/globals'
 import type { Page } from 'puppeteer-core'
 import { fourteenBoxes } from '../src/testing/fourteen-boxes.ts'
 import { openStage, problemsOf, settled, type Stage } from './harness.ts'
-import { fill } from './own-journal.ts'
 
 let stage: Stage
 beforeAll(async () => void (stage = await openStage()), 60_000)
@@ -78,15 +77,13 @@ async function step(page: Page): Promise<string> {
 }
 
 test('fourteen boxes, Saturdays, one oven, two spares, a fortnight away: from the plan to the next one', async () => {
-  const page = await stage.open('/preferences', { fresh: true })
+  const page = await stage.open(null, { fresh: true, acts: fourteenBoxes(TEST_DAY_MS, 'UTC') })
   // a plan is another on another day: which session can be moved how far must not hang on when the tests are run
   await page.evaluateOnNewDocument(shiftMs => {
     const deviceMs = Date.now
     Date.now = () => deviceMs() + shiftMs
   }, TEST_DAY_MS - Date.now())
-  await fill(page, fourteenBoxes(TEST_DAY_MS, 'UTC'))
-  await page.evaluate(() => (location.hash = '#/renew'))
-  await page.reload({ waitUntil: 'load' })
+  await page.goto(`${stage.address}#/renew`)
   await planned(page)
   expect(await answer(page)).toMatch(/^\w+ Saturdays? in half a year: /)
   expect(await page.$eval('[data-part="standing"]', item => item.textContent)).toMatch(/proven/)

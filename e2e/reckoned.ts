@@ -2,6 +2,7 @@ import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { Page } from 'puppeteer-core'
 import { root } from '../scripts/set-up.mjs'
+import type { Act } from '../src/records/act.ts'
 
 /**
  * The demonstration is made and its boxes are reckoned once for all browser tests, by the app itself, and given to each fresh
@@ -59,19 +60,33 @@ export function writeReckoned(kept: Kept): void {
   writeFileSync(RECKONED, JSON.stringify(kept))
 }
 
+/** @returns nothing where it was not made: the app makes it itself */
+function reckoned(): Partial<Kept> {
+  return existsSync(RECKONED) ? (JSON.parse(readFileSync(RECKONED, 'utf8')) as Kept) : {}
+}
+
 /**
- * Lays them into the storage of a page that is at the app's address, before the app has opened it.
- * @param what the demonstration with what is reckoned for it, or that for an own journal of the same boxes
+ * Lays the demonstration into the storage of a page that is at the app's address, before the app has opened it.
  * @param isHere whether it is looked at where it was made: it holds the time of day there
  */
-export async function giveReckoned(page: Page, what: 'demo' | 'own', isHere = true): Promise<void> {
-  if (!existsSync(RECKONED)) return
-  const { results_demo: results, ...journal } = JSON.parse(readFileSync(RECKONED, 'utf8')) as Kept
-  const kept = { [`results_${what}`]: results, ...(what === 'demo' && isHere ? journal : {}) }
-  await page.evaluate(
-    stores =>
+export async function giveDemo(page: Page, isHere: boolean): Promise<void> {
+  const { results_demo: results = [], ...journal } = reckoned()
+  await lay(page, { results_demo: results, ...(isHere ? journal : {}) })
+}
+
+/** The same for an own journal that holds these acts, with the results of the same boxes. */
+export async function giveOwn(page: Page, acts: readonly Act[], withResults: boolean): Promise<void> {
+  await lay(page, {
+    ...(withResults ? { results_own: reckoned().results_demo ?? [] } : {}),
+    journal_own: acts.map(act => [act.id, act] as const),
+  })
+}
+
+const lay = (page: Page, stores: Readonly<Record<string, readonly (readonly [string, unknown])[]>>) =>
+  page.evaluate(
+    lists =>
       new Promise<void>((resolve, reject) => {
-        const names = Object.keys(stores)
+        const names = Object.keys(lists)
         const request = indexedDB.open('veld', 1)
         request.onupgradeneeded = () => {
           for (const name of names) request.result.createObjectStore(name)
@@ -80,7 +95,7 @@ export async function giveReckoned(page: Page, what: 'demo' | 'own', isHere = tr
         request.onsuccess = () => {
           const db = request.result
           const transaction = db.transaction(names, 'readwrite')
-          for (const [name, list] of Object.entries(stores))
+          for (const [name, list] of Object.entries(lists))
             for (const [key, value] of list) transaction.objectStore(name).put(value, key)
           transaction.oncomplete = () => {
             db.close()
@@ -88,6 +103,5 @@ export async function giveReckoned(page: Page, what: 'demo' | 'own', isHere = tr
           }
         }
       }),
-    kept,
+    stores,
   )
-}

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import type { Page } from 'puppeteer-core'
 import { pressOn, roomFor, toldFirstBox } from './first-box.ts'
 import { boxesStand, openStage, problemsOf, type Stage } from './harness.ts'
-import { fill, ownActs, records, refill } from './own-journal.ts'
+import { ownActs, records, refill } from './own-journal.ts'
 import { DEMO_DAY_MS } from './reckoned.ts'
 
 let stage: Stage
@@ -94,12 +94,8 @@ describe('a browser that gives no storage', () => {
 })
 
 test('cleared while open: said at the next thing written, shown as before, and put back', async () => {
-  const page = await stage.open('/preferences', { fresh: true, onDemoDay: true })
-  await page.waitForSelector('[data-place="preferences"]')
   const acts = ownActs(DEMO_DAY_MS).slice(0, -6)
-  await fill(page, acts)
-  await page.evaluate(() => (location.hash = '/box/launch'))
-  await page.reload()
+  const page = await stage.open('/box/launch', { fresh: true, onDemoDay: true, acts })
   await page.waitForSelector('[data-place="box"]')
   const before = Object.keys(await records(page)).length
   await refill(page, [])
