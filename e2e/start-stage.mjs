@@ -51,6 +51,8 @@ async function launch(profile, more) {
     userDataDir: profile,
     headless: true,
     pipe: true,
+    // nobody looks at requests: some sixty a page, each told of several times
+    networkEnabled: false,
     args: [
       '--no-sandbox',
       '--disable-gpu',
