@@ -25,24 +25,35 @@ const shared = {
   modulePathIgnorePatterns: ['<rootDir>/dist', '<rootDir>/dist-server'],
   rootDir: import.meta.dirname,
 }
+const unit = {
+  ...shared,
+  displayName: 'unit',
+  testEnvironment: '<rootDir>/scripts/jest/node-environment.mjs',
+  testMatch: ['<rootDir>/{src,demo,server,scripts}/**/*.test.ts'],
+  testPathIgnorePatterns: ['\\.dom\\.test\\.'],
+}
+const dom = {
+  ...shared,
+  displayName: 'dom',
+  testEnvironment: '<rootDir>/scripts/jest/jsdom-environment.mjs',
+  setupFiles: ['fake-indexeddb/auto', '<rootDir>/scripts/jest/dom-setup.mjs'],
+  setupFilesAfterEnv: ['<rootDir>/scripts/jest/dom-patience.mjs'],
+  testMatch: ['<rootDir>/{src,demo}/**/*.dom.test.{ts,tsx}'],
+}
+/** The same tests, many files in one context: as `npm test` runs them. */
+const together = project => ({
+  ...project,
+  displayName: `together-${project.displayName}`,
+  testMatch: [`<rootDir>/scripts/jest/together/${project.displayName}-*.mjs`],
+  testPathIgnorePatterns: [],
+})
 export default {
   testSequencer: '<rootDir>/scripts/jest/longest-first.mjs',
   projects: [
-    {
-      ...shared,
-      displayName: 'unit',
-      testEnvironment: '<rootDir>/scripts/jest/node-environment.mjs',
-      testMatch: ['<rootDir>/{src,demo,server,scripts}/**/*.test.ts'],
-      testPathIgnorePatterns: ['\\.dom\\.test\\.'],
-    },
-    {
-      ...shared,
-      displayName: 'dom',
-      testEnvironment: '<rootDir>/scripts/jest/jsdom-environment.mjs',
-      setupFiles: ['fake-indexeddb/auto', '<rootDir>/scripts/jest/dom-setup.mjs'],
-      setupFilesAfterEnv: ['<rootDir>/scripts/jest/dom-patience.mjs'],
-      testMatch: ['<rootDir>/{src,demo}/**/*.dom.test.{ts,tsx}'],
-    },
+    unit,
+    dom,
+    together(unit),
+    together(dom),
     {
       ...shared,
       displayName: 'e2e',

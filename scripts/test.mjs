@@ -23,7 +23,7 @@ const tsx = (script, ...more) => [process.execPath, ['--import', 'tsx', script, 
 /** Tests make much that is soon forgotten: with more room for it, MB, the collector copies less. */
 const ROOM_FOR_THE_YOUNG = '--max-semi-space-size=64'
 /**
- * A suite lives for seconds, in a context of its own where nothing is compiled yet: what has to run
+ * Tests run for a minute or two in a context of their own where nothing is compiled yet: what has to run
  * nine times as often as by default before it is compiled well is mostly done by then. A sixth of the time of all unit and page tests went into compiling.
  */
 const COMPILED_LATER = '--interrupt-budget=600000'
@@ -124,7 +124,7 @@ const shares = atLeisure([
   ['packing, a fifth', ...tsx('scripts/validate-packing.ts', '--fifth')],
 ])
 // a page waits for what it shows much of its time: a third worker fills the two cores
-await jest('unit', ['unit', 'dom'], '--maxWorkers=3')
+await jest('unit', ['together-unit', 'together-dom'], '--maxWorkers=3')
 const built = await step(['build', process.execPath, ['scripts/build.mjs']])
 if (!(await browser)) {
   failed++

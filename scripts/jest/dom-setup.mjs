@@ -13,3 +13,5 @@ window.ResizeObserver ??= class {
   disconnect() {}
 }
 window.scrollTo = () => {}
+// a file handed over is let go of later, when its test is long over
+if (!('revokeObjectURL' in URL)) Object.assign(URL, { revokeObjectURL() {} })

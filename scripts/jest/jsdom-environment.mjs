@@ -23,4 +23,8 @@ export default class extends TestEnvironment {
     this.global.loftsOfWorker = loftsOfWorker
     holdPureGlobals(this.getVmContext())
   }
+  /** Lent to `tests-together.mjs`. */
+  handleTestEvent(event, state) {
+    if (event.name === 'setup') this.global.stateOfCircus = state
+  }
 }

@@ -8,6 +8,9 @@ const LONGEST = [
   'access.test.ts',
   'keeping.test.ts',
   'narrow.test.ts',
+  'dom-1.mjs',
+  'dom-2.mjs',
+  'dom-3.mjs',
   'spools.dom.test.tsx',
 ]
 

@@ -1,4 +1,4 @@
-import { describe, expect, test } from '@jest/globals'
+import { beforeAll, describe, expect, test } from '@jest/globals'
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { boathouseLoft } from '#testing/loft-once.ts'
 import { fold } from '#journal/fold.ts'
@@ -8,13 +8,10 @@ import { everyFigureAgrees } from '#testing/every-figure.ts'
 import { memoryStore, NOW, renderPlace, testMaker } from '#testing/place-harness.tsx'
 import SpoolsPlace from './spools-place.tsx'
 
-globalThis.ResizeObserver = class {
-  observe() {}
-  unobserve() {}
-  disconnect() {}
-}
-URL.createObjectURL = () => 'blob:photo'
-URL.revokeObjectURL = () => {}
+beforeAll(() => {
+  URL.createObjectURL = () => 'blob:photo'
+  URL.revokeObjectURL = () => {}
+})
 
 const acts = boathouseLoft(NOW, 'UTC')
 const SPOOL = 'spare-spool-2'

@@ -1,0 +1,3 @@
+import { runTogether } from '../tests-together.mjs'
+
+await runTogether('dom', 2, 3)

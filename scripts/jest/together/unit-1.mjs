@@ -1,0 +1,3 @@
+import { runTogether } from '../tests-together.mjs'
+
+await runTogether('unit', 1, 2)
