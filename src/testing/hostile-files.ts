@@ -34,12 +34,17 @@ const NASTY: readonly unknown[] = [
   [[[[[[]]]]]],
 ]
 
+// made once: what a text may be made of is looked through at each making
+const ANY_JSON = fc.jsonValue({ maxDepth: 3 })
+const ANY_BYTES = fc.uint8Array({ maxLength: 400 })
+const ANY_TEXT = fc.string({ unit: 'binary', maxLength: 300 })
+
 /** Changes one value somewhere in a tree of JSON. */
 export function mutated(value: unknown, random: RandomSource): unknown {
   if (random.uniform() < 0.15 || typeof value !== 'object' || value === null)
     return random.uniform() < 0.5
       ? pick(random, NASTY)
-      : fc.sample(fc.jsonValue({ maxDepth: 3 }), { seed: whole(random, 2 ** 30), numRuns: 1 })[0]
+      : fc.sample(ANY_JSON, { seed: whole(random, 2 ** 30), numRuns: 1 })[0]
   if (Array.isArray(value)) {
     const copy: unknown[] = [...(value as unknown[])]
     if (copy.length === 0 || random.uniform() < 0.2) return [...copy, pick(random, NASTY)]
@@ -136,11 +141,11 @@ export function hostileFile(
   if (choice < 0.3) return { kind: 'zip', how: 'forged', bytes: forged(good.zip, random) }
   if (choice < 0.5) return { kind: 'zip', how: 'scratched', bytes: scratched(good.zip, random) }
   if (choice < 0.6) {
-    const [bytes] = fc.sample(fc.uint8Array({ maxLength: 400 }), { seed: whole(random, 2 ** 30), numRuns: 1 })
+    const [bytes] = fc.sample(ANY_BYTES, { seed: whole(random, 2 ** 30), numRuns: 1 })
     return { kind: 'zip', how: 'noise', bytes: bytes! }
   }
   if (choice < 0.9) return { kind: 'csv', how: 'scribbled', text: scribbled(good.csv, random) }
-  const [text] = fc.sample(fc.string({ unit: 'binary', maxLength: 300 }), {
+  const [text] = fc.sample(ANY_TEXT, {
     seed: whole(random, 2 ** 30),
     numRuns: 1,
   })
