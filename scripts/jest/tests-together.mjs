@@ -1,5 +1,5 @@
 import { readdirSync, statSync } from 'node:fs'
-import { join, sep } from 'node:path'
+import { basename, dirname, join, sep } from 'node:path'
 import { afterAll, beforeAll, describe, test } from '@jest/globals'
 
 const root = join(import.meta.dirname, '../..')
@@ -11,11 +11,14 @@ const isUnitTest = path => /\.test\.ts$/.test(path) && !isPageTest(path)
  * A file of tests lives for seconds and spends a quarter of them on reading modules and running code that is not compiled yet.
  * Read into one context, files share both. Each becomes a `describe` of its own, so that its hooks stay its own; what it does to
  * the page's globals it has to put back. By itself each runs as ever: `npm run unit`.
- * @param kind of the tests
- * @param part of so many `parts`, from 1: the files are dealt out by size, as cards are
+ * @param partFile `dom-2.mjs`: the second part of the page tests, of as many as there are such files beside it; the tests are dealt
+ *   out among them by size, as cards are
  */
-export async function runTogether(kind, part, parts) {
-  const files = filesOf(kind).filter((_, place) => dealtTo(place, parts) === part - 1)
+export async function runTogether(partFile) {
+  const [kind] = basename(partFile).split('-')
+  const parts = readdirSync(dirname(partFile)).filter(name => name.startsWith(`${kind}-`))
+  const part = parts.toSorted().indexOf(basename(partFile))
+  const files = filesOf(kind).filter((_, place) => dealtTo(place, parts.length) === part)
   for (const file of files) {
     await within(file, () => import(join(root, file)))
     if (globalThis.stateOfCircus.hasFocusedTests)

@@ -1,3 +1,3 @@
 import { runTogether } from '../tests-together.mjs'
 
-await runTogether('dom', 2, 3)
+await runTogether(import.meta.filename)

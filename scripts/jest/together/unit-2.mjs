@@ -1,3 +1,3 @@
 import { runTogether } from '../tests-together.mjs'
 
-await runTogether('unit', 2, 2)
+await runTogether(import.meta.filename)
