@@ -7,12 +7,13 @@ import { readPreferences, USUAL_PREFERENCES, writePreferences, type Preferences 
 import { PreferenceContext } from '#session/journal-context.tsx'
 import { NoStorage } from '#store/storage.ts'
 import { refusalText } from '#ui/refused.tsx'
+import ShelfPlace from '../places/shelf/shelf-place.tsx'
 import { Broken } from './broken.tsx'
 import { JournalRoot } from './journal-root.tsx'
 import { StorageRefused } from './storage-refused.tsx'
 import { theme } from './theme.ts'
 
-const ShelfPlace = lazy(() => import('../places/shelf/shelf-place.tsx'))
+// the first page comes with the app, in one file; each other one when it is gone to
 const BoxPlace = lazy(() => import('../places/box/box-place.tsx'))
 const SealPlace = lazy(() => import('../places/seal/seal-place.tsx'))
 const WrongPlace = lazy(() => import('../places/wrong/wrong-place.tsx'))
